@@ -1,0 +1,256 @@
+import { addDays, dayIn } from '../src/core/record/calendar';
+import type { DossierFields } from '../src/core/record/commands';
+import { KINDS } from '../src/core/record/kinds';
+import type { App } from '../src/server/app';
+import { acceptCommands } from '../src/server/commands/accept';
+import { signIn } from '../src/server/http/session';
+import { MARROWICK } from './marrowick';
+import { OXGATE } from './oxgate';
+import {
+  cableOf,
+  entryId,
+  entryOf,
+  looksOf,
+  readingsAt,
+  Script,
+  truthOf,
+  type EntrySpec,
+  type SiteSpec,
+} from './scenario';
+import { certificates } from './series';
+
+/** The invented people of the demo. */
+export const PEOPLE = ['A. Vell', 'M. Okonjo', 'R. Tarn'] as const;
+/** Both demo sites. */
+export const SITES: readonly SiteSpec[] = [MARROWICK, OXGATE];
+
+const WALL_MM = 12;
+
+/** Fills an empty database with the demo scenario, its days counted from today. */
+export function seedDemo(app: App): void {
+  for (const name of PEOPLE) signIn(app, name);
+  for (const spec of SITES) {
+    const { commands } = scriptOf(spec, app.clock());
+    for (const { command, by } of commands) {
+      const [answer] = acceptCommands(app, [command], by);
+      if (answer?.status !== 'applied') {
+        throw new Error(`The demo's ${command.kind} was refused: ${answer?.field} ${answer?.message}`);
+      }
+    }
+  }
+}
+
+/** The commands that make a site. */
+export function scriptOf(spec: SiteSpec, today: Date): Script {
+  const script = new Script(spec.site.id, today);
+  addDossier(script, spec, today);
+  addEarlierRound(script, spec);
+  addRound(script, spec);
+  return script;
+}
+
+function addDossier(script: Script, spec: SiteSpec, today: Date): void {
+  const by = 'R. Tarn';
+  const at = () => script.at(-400);
+  const { prefix } = spec;
+  script.add('site.add', spec.site, at(), by);
+  for (const area of spec.areas) script.add('area.add', area, at(), by);
+  const certs = certificates(prefix);
+  for (const certificate of certs) script.add('certificate.add', certificate, at(), by);
+  for (const instrument of instruments(prefix, dayIn(today.toISOString(), 'UTC'))) {
+    script.add('instrument.add', instrument, at(), by);
+  }
+  for (const { tag, area, what, x, y, z = 0, ...rest } of spec.enclosures) {
+    const enclosure: DossierFields['enclosure'] = {
+      id: `${prefix}-${tag}`.toLowerCase(),
+      area,
+      tag,
+      what,
+      concepts: rest.concepts ?? ['eb'],
+      group: rest.group ?? 'IIB',
+      temperatureClass: null,
+      ingress: rest.ingress ?? 'IP54',
+      derating: null,
+      volumeCm3: rest.volumeCm3 ?? 1200,
+      wallMm: WALL_MM,
+      entryTemperatureC: rest.entryTemperatureC ?? null,
+      measuredTemperature: null,
+      positionM: { x, y, z },
+    };
+    script.add('enclosure.add', enclosure, at(), by);
+  }
+  for (const entry of spec.entries) {
+    script.add('cable.add', cableOf(spec, entry), at(), by);
+    const sizes = certs.find(({ id }) => id === entryOf(spec, entry, '').certificate)!.sheet.sizes;
+    const { thread } = sizes.find(({ size }) => size === entry.size)!;
+    script.add('entry.add', entryOf(spec, entry, thread), at(), by);
+  }
+}
+
+/** A close round a year ago: a few entries sealed, with defects that went different ways since. */
+function addEarlierRound(script: Script, spec: SiteSpec): void {
+  const chosen = spec.entries.filter(({ planted, read }) => !planted && read === 'all').slice(0, 4);
+  const [damaged, loose, overdue] = chosen;
+  if (!damaged || !loose || !overdue) return;
+  const by = 'M. Okonjo';
+  const round = `${spec.prefix}-round-13`;
+  const started = script.at(-330);
+  const entries = chosen.map((entry) => entryId(spec, entry));
+  script.add('round.add', { id: round, name: 'Round 13', grade: 'close', entries, started, closed: null }, started, by);
+  const wrong = new Map([
+    [damaged, { damage: 'painted' }],
+    [loose, { 'bond-tight': 'loose' }],
+    [overdue, { 'unused-cores': 'no' }],
+  ] as [EntrySpec, Record<string, string>][]);
+  for (const entry of chosen) {
+    const earlier = { ...entry, twist: { ...entry.twist, looks: wrong.get(entry) } } as EntrySpec;
+    inspect(script, spec, earlier, round, -329, by, 'outside');
+  }
+  const raise = (entry: EntrySpec, check: string, action: string, days: number) => {
+    const at = script.at(days);
+    const id = script.id(at);
+    const payload = { id, entry: entryId(spec, entry), round, check, grade: 'close' as const, photos: [], action, observation: null };
+    script.add('defect.raise', payload, at, by);
+    return id;
+  };
+  const first = raise(damaged, 'E-29', 'Clean the seal face, replace the outer seal.', -329);
+  const second = raise(loose, 'E-23a', 'Tighten the tag, serrated washer.', -329);
+  raise(overdue, 'E-27', 'Terminate the two spare cores.', -329);
+  script.add('defect.edit', { id: first, set: { owner: 'R. Tarn', state: 'assigned' } }, script.at(-320), 'R. Tarn');
+  script.add('defect.edit', { id: first, set: { state: 'done' } }, script.at(-290), 'R. Tarn');
+  script.add('defect.edit', { id: second, set: { owner: 'R. Tarn', state: 'done' } }, script.at(-325), 'R. Tarn');
+  for (const entry of chosen) {
+    const at = script.at(-328);
+    script.add('inspection.seal', { id: script.id(at), entry: entryId(spec, entry), round }, at, by);
+  }
+  script.add('round.edit', { id: round, set: { closed: script.at(-327) } }, script.at(-327), by);
+}
+
+/** The round that is under way: detailed, some entries not reached yet. */
+function addRound(script: Script, spec: SiteSpec): void {
+  const by = 'A. Vell';
+  const round = `${spec.prefix}-round-14`;
+  const started = script.at(-2);
+  const entries = spec.entries.map((entry) => entryId(spec, entry));
+  script.add('round.add', { id: round, name: 'Round 14', grade: 'detailed', entries, started, closed: null }, started, by);
+  const found: [EntrySpec, string][] = [];
+  spec.entries.forEach((entry, i) => {
+    if (entry.read === 'none') return;
+    inspect(script, spec, entry, round, i % 2 ? -1 : -2, by, entry.read);
+    // Every second planted fault is logged already; the others wait for somebody to raise them.
+    if (i % 2 && entry.planted && entry.read === 'all') found.push([entry, entry.planted[0]!]);
+  });
+  for (const [entry, check] of found) {
+    const at = script.at(-1);
+    const id = script.id(at);
+    const payload = { id, entry: entryId(spec, entry), round, check, grade: 'detailed' as const, photos: [], action: '', observation: null };
+    script.add('defect.raise', payload, at, by);
+  }
+}
+
+function inspect(
+  script: Script,
+  spec: SiteSpec,
+  entry: EntrySpec,
+  round: string,
+  days: number,
+  by: string,
+  reach: 'all' | 'outside',
+): void {
+  const id = entryId(spec, entry);
+  const truth = truthOf(entry, cableOf(spec, entry), WALL_MM);
+  const open = reach === 'all';
+  KINDS[entry.kind].places.forEach((place, p) => {
+    const value = truth[place.id];
+    if (value === undefined || (!open && place.grade === 'detailed')) return;
+    if (entry.twist?.count?.[place.id] === 0) return;
+    const instrument = entry.twist?.instrument?.[place.id] ?? (place.unit === 'ohm' ? 'ohm-02' : 'caliper-07');
+    const seed = 31 * spec.entries.findIndex((e) => entryId(spec, e) === id) + 7 * p + round.length;
+    for (const reading of readingsAt(entry, place.id, value, seed)) {
+      const at = script.at(days);
+      const payload = {
+        id: script.id(at),
+        entry: id,
+        round,
+        place: place.id,
+        value: reading,
+        typed: String(reading),
+        method: place.unit === 'mm' ? ('caliper' as const) : null,
+        instrument: `${spec.prefix}-${instrument}`,
+        source: instrument === 'caliper-07' ? ('instrument' as const) : ('typed' as const),
+      };
+      script.add('reading.take', payload, at, by);
+    }
+  });
+  const grades = new Map(KINDS[entry.kind].looks.map((look) => [look.id, look.grade]));
+  for (const [look, answer] of looksOf(entry)) {
+    if (!open && grades.get(look) === 'detailed') continue;
+    if (look === 'bond-path' && entry.twist?.count?.bond === 0) continue;
+    const at = script.at(days);
+    script.add('look.answer', { id: script.id(at), entry: id, round, look, answer, photo: null }, at, by);
+  }
+}
+
+/** Instruments of a site; one is past its calibration date. */
+function instruments(prefix: string, today: string): DossierFields['instrument'][] {
+  const caliper = {
+    kind: 'caliper' as const,
+    unit: 'mm' as const,
+    span: [0, 150] as [number, number],
+    resolution: 0.01,
+    expandedUncertainty: 0.03,
+    coverageFactor: 2,
+    repeatability: 0.02,
+    repeatabilitySoft: 0.05,
+    simulated: true,
+  };
+  return [
+    { ...caliper, id: `${prefix}-caliper-07`, tag: 'Caliper 07', calibratedUntil: addDays(today, 99), calibration: 'CAL 2207' },
+    { ...caliper, id: `${prefix}-caliper-03`, tag: 'Caliper 03', calibratedUntil: addDays(today, -40), calibration: 'CAL 2034' },
+    {
+      id: `${prefix}-tape-11`,
+      tag: 'Tape 11',
+      kind: 'tape',
+      unit: 'mm',
+      span: [0, 2000],
+      resolution: 0.5,
+      expandedUncertainty: 0.3,
+      coverageFactor: 2,
+      repeatability: 0.2,
+      repeatabilitySoft: 0.4,
+      calibratedUntil: addDays(today, 210),
+      calibration: 'CAL 2190',
+      simulated: false,
+    },
+    {
+      id: `${prefix}-ohm-02`,
+      tag: 'Ohmmeter 02',
+      kind: 'milliohm-meter',
+      unit: 'ohm',
+      span: [0, 20],
+      resolution: 0.0001,
+      expandedUncertainty: 0.001,
+      coverageFactor: 2,
+      repeatability: 0.0005,
+      repeatabilitySoft: null,
+      calibratedUntil: addDays(today, 160),
+      calibration: 'CAL 2166',
+      simulated: false,
+    },
+    {
+      id: `${prefix}-pitch-01`,
+      tag: 'Pitch gauge 01',
+      kind: 'pitch-gauge',
+      unit: 'mm',
+      span: [0.25, 6],
+      resolution: 0.05,
+      expandedUncertainty: 0.02,
+      coverageFactor: 2,
+      repeatability: 0.02,
+      repeatabilitySoft: null,
+      calibratedUntil: addDays(today, 300),
+      calibration: 'CAL 2101',
+      simulated: false,
+    },
+  ];
+}

@@ -1,0 +1,4 @@
+import { appFromEnvironment, run, serve } from '../server/main';
+
+/** Starts the server on the data folder. */
+void run(() => serve(appFromEnvironment()));

@@ -1,0 +1,28 @@
+/** Gas and dust groups as they are marked. */
+export const GROUPS = ['IIA', 'IIB', 'IIB + H2', 'IIC', 'IIIA', 'IIIB', 'IIIC', 'II', 'I'] as const;
+export type Group = (typeof GROUPS)[number];
+
+/** What an area can ask for: a gas or dust group, or hydrogen alone among the gases of IIC. */
+export const AREA_GROUPS = ['IIA', 'IIB', 'hydrogen', 'IIC', 'IIIA', 'IIIB', 'IIIC'] as const;
+export type AreaGroup = (typeof AREA_GROUPS)[number];
+
+const COVERS: Record<Group, readonly AreaGroup[]> = {
+  IIA: ['IIA'],
+  IIB: ['IIA', 'IIB'],
+  'IIB + H2': ['IIA', 'IIB', 'hydrogen'],
+  IIC: ['IIA', 'IIB', 'hydrogen', 'IIC'],
+  IIIA: ['IIIA'],
+  IIIB: ['IIIA', 'IIIB'],
+  IIIC: ['IIIA', 'IIIB', 'IIIC'],
+  II: ['IIA', 'IIB', 'hydrogen', 'IIC'],
+  I: [],
+};
+
+/**
+ * Whether a marked group covers what the area asks for. "II" without a letter covers A to C, but not for
+ * a flameproof device. Group I alone covers nothing above ground (IEC 60079-14:2013, 5.5).
+ */
+export function groupCovers(marked: Group, asked: AreaGroup, flameproof: boolean): boolean {
+  if (marked === 'II' && flameproof) return false;
+  return COVERS[marked].includes(asked);
+}

@@ -1,0 +1,100 @@
+import { dossierOf } from '../rulebook/dossier';
+import { judge, statusOf } from '../rulebook/judge';
+import { Refusal, type Payloads } from './commands';
+import type { Draft } from './draft';
+import { lookOf, placeOf } from './kinds';
+import { canonicalHash } from './seal';
+import type { Slice } from './slice';
+import type { Id, Instrument, Reading } from './types';
+
+export function applyTake(draft: Draft, payload: Payloads['reading.take']): void {
+  draft.needFree('reading', payload.id);
+  const entry = draft.need('entry', payload.entry, 'entry');
+  needOpen(draft, payload.entry, payload.round);
+  const instrument = draft.need('instrument', payload.instrument, 'instrument');
+  const place = placeOf(entry.kind, payload.place);
+  if (!place) throw new Refusal('invalid', 'place', 'This kind of entry has no such place to measure.');
+  if (!place.instruments.includes(instrument.kind)) {
+    throw new Refusal('invalid', 'instrument', `${place.title} is measured with: ${place.instruments.join(', ')}.`);
+  }
+  const { at, site } = draft.command;
+  const fault = faultOf(instrument, payload.value, at);
+  if (fault === 'past-calibration' && payload.source === 'instrument') {
+    throw new Refusal('invalid', 'instrument', `${instrument.tag} is past its calibration date and may not send.`);
+  }
+  draft.put('reading', { ...payload, site, by: draft.person, at, fault, struck: null });
+}
+
+/** Why a value cannot count as a measurement; a fault of the measurement, not of the cable. */
+export function faultOf(instrument: Instrument, value: number, at: string): Reading['fault'] {
+  // The calibration date itself still counts: valid to the end of that day, UTC.
+  if (at.slice(0, 10) > instrument.calibratedUntil.slice(0, 10)) return 'past-calibration';
+  const [least, most] = instrument.span;
+  return value < least || value > most ? 'outside-span' : null;
+}
+
+export function applyStrike(draft: Draft, { id, reason }: Payloads['reading.strike']): void {
+  const reading = draft.need('reading', id, 'id');
+  needOpen(draft, reading.entry, reading.round);
+  if (reading.struck) throw new Refusal('invalid', 'id', 'This reading is struck out already.');
+  draft.put('reading', { ...reading, struck: { by: draft.person, at: draft.command.at, reason } });
+}
+
+export function applyLook(draft: Draft, payload: Payloads['look.answer']): void {
+  draft.needFree('look', payload.id);
+  const entry = draft.need('entry', payload.entry, 'entry');
+  needOpen(draft, payload.entry, payload.round);
+  const look = lookOf(entry.kind, payload.look);
+  if (!look) throw new Refusal('invalid', 'look', 'This kind of entry has no such question.');
+  if (!look.answers.some(({ id }) => id === payload.answer)) {
+    const known = look.answers.map(({ id }) => id).join(', ');
+    throw new Refusal('invalid', 'answer', `The answers to this question are: ${known}.`);
+  }
+  draft.put('look', { ...payload, site: draft.command.site, by: draft.person, at: draft.command.at });
+}
+
+/** Seals an entry's inspection: findings as they stand, hashed over everything they rest on and the seal before. */
+export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): void {
+  draft.needFree('inspection', payload.id);
+  draft.need('entry', payload.entry, 'entry');
+  const round = needOpen(draft, payload.entry, payload.round);
+  const site = draft.need('site', draft.command.site, 'site');
+  const dossier = dossierOf(draft, payload.entry, round);
+  if (!dossier) throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  const { at } = draft.command;
+  const findings = judge(dossier, round.grade, at);
+  const sealed = {
+    ...payload,
+    site: site.id,
+    grade: round.grade,
+    by: draft.person,
+    at,
+    state: statusOf(dossier, findings, round.grade).state,
+    findings,
+    references: site.references,
+    previous: site.lastSeal,
+  };
+  const { readings, cable, certificate, enclosure, area, entry } = dossier;
+  const looks = [...dossier.looks.values()];
+  const instruments = [...dossier.instruments.values()];
+  const hash = canonicalHash({ sealed, readings, looks, instruments, cable, certificate, enclosure, area, entry });
+  draft.put('inspection', { ...sealed, hash });
+  draft.put('site', { ...site, lastSeal: hash });
+}
+
+/** Whether an entry's inspection in a round is sealed. */
+export const isSealed = (slice: Slice, entry: Id, round: Id): boolean =>
+  slice.by('inspection', 'entry', entry).some((inspection) => inspection.round === round);
+
+/** The round, if the entry belongs to it and nothing is sealed or closed. */
+function needOpen(draft: Draft, entry: Id, roundId: Id) {
+  const round = draft.need('round', roundId, 'round');
+  if (!round.entries.includes(entry)) {
+    throw new Refusal('invalid', 'round', 'This entry does not belong to that round. Add it to the round first.');
+  }
+  if (round.closed) throw new Refusal('sealed', 'round', 'That round is closed. Start a new round.');
+  if (isSealed(draft, entry, roundId)) {
+    throw new Refusal('sealed', 'entry', 'This inspection is sealed. Start a new round to record more.');
+  }
+  return round;
+}

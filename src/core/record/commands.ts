@@ -1,0 +1,114 @@
+import type { Hazard, Severity } from '../defects/severity';
+import type {
+  Area,
+  Base,
+  Cable,
+  Certificate,
+  DefectState,
+  Enclosure,
+  Entry,
+  Grade,
+  Id,
+  Instrument,
+  Look,
+  Reading,
+  Round,
+  Site,
+} from './types';
+
+/** The fields that people fill in: a record without what the reducer keeps. */
+export type Fields<R extends Base> = Omit<R, 'site' | 'rev' | 'stamps'>;
+
+/** Records of the dossier, which people add, edit and remove. */
+export interface DossierFields {
+  area: Fields<Area>;
+  enclosure: Fields<Enclosure>;
+  cable: Fields<Cable>;
+  certificate: Fields<Certificate>;
+  instrument: Fields<Instrument>;
+  entry: Fields<Entry>;
+  round: Fields<Round>;
+}
+export type DossierTable = keyof DossierFields;
+
+/** Tables of the dossier in the order in which they refer to each other. */
+export const DOSSIER_TABLES = [
+  'area',
+  'certificate',
+  'instrument',
+  'cable',
+  'enclosure',
+  'entry',
+  'round',
+] as const satisfies readonly DossierTable[];
+
+/** One record of an import. */
+export type ImportItem = { [T in DossierTable]: { table: T; record: DossierFields[T] } }[DossierTable];
+
+type Edit<F> = { id: Id; set: Partial<Omit<F, 'id'>> };
+
+/** What each kind of command carries. */
+export type Payloads = {
+  'site.add': Omit<Fields<Site>, 'lastSeal'>;
+  'site.edit': Edit<Omit<Fields<Site>, 'lastSeal'>>;
+  'dossier.import': { source: string; items: ImportItem[] };
+  'reading.take': Omit<Fields<Reading>, 'by' | 'at' | 'fault' | 'struck'>;
+  'reading.strike': { id: Id; reason: string };
+  'look.answer': Omit<Fields<Look>, 'by' | 'at'>;
+  'inspection.seal': { id: Id; entry: Id; round: Id };
+  'defect.raise': {
+    id: Id;
+    entry: Id;
+    round: Id;
+    /** Check that failed, or null for an observation beside the rule book. */
+    check: string | null;
+    grade: Grade;
+    photos: Id[];
+    action: string;
+    observation: { statement: string; consequence: Severity; hazard: Hazard } | null;
+  };
+  'defect.edit': {
+    id: Id;
+    set: {
+      owner?: string | null;
+      state?: DefectState;
+      action?: string;
+      severity?: Severity;
+      severityReason?: string;
+      due?: string;
+      photos?: Id[];
+    };
+  };
+  undo: { command: Id };
+} & { [T in DossierTable as `${T}.add`]: DossierFields[T] } & {
+  [T in DossierTable as `${T}.edit`]: Edit<DossierFields[T]>;
+} & { [T in DossierTable as `${T}.remove`]: { id: Id } };
+
+export type CommandKind = keyof Payloads;
+
+/** One change, made on the device. */
+export interface Command<K extends CommandKind = CommandKind> {
+  /** ULID made on the device. */
+  id: Id;
+  kind: K;
+  site: Id;
+  /** Time on the device, ISO 8601. */
+  at: string;
+  payload: Payloads[K];
+}
+
+/** Any command, with its kind and payload belonging together. */
+export type AnyCommand = { [K in CommandKind]: Command<K> }[CommandKind];
+
+/** Why a command is not applied, and what to do about it. */
+export class Refusal extends Error {
+  constructor(
+    readonly code: 'unknown-id' | 'exists' | 'in-use' | 'sealed' | 'depends' | 'invalid',
+    /** Dotted path of the field in the payload. */
+    readonly field: string,
+    message: string,
+  ) {
+    super(message);
+    this.name = 'Refusal';
+  }
+}

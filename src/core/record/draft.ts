@@ -1,0 +1,83 @@
+import { Refusal, type AnyCommand } from './commands';
+import { nounOf } from './references';
+import type { RecordChange, Slice } from './slice';
+import type { Change, Id, TableName, Tables } from './types';
+
+/** What one command is about to change: reads fall through to the slice, writes are kept with what was before. */
+export class Draft implements Slice {
+  readonly #written = new Map<string, RecordChange>();
+  readonly #lost: Change['lost'] = [];
+
+  constructor(
+    private readonly slice: Slice,
+    readonly command: AnyCommand,
+    readonly person: string,
+  ) {}
+
+  get<T extends TableName>(table: T, id: Id): Tables[T] | null {
+    const written = this.#written.get(`${table} ${id}`);
+    return written ? (written.after as Tables[T] | null) : this.slice.get(table, id);
+  }
+
+  by<T extends TableName>(table: T, field: string, value: Id): Tables[T][] {
+    return this.slice.by(table, field, value);
+  }
+
+  all<T extends TableName>(table: T): Tables[T][] {
+    return this.slice.all(table);
+  }
+
+  /** The record, or a refusal that names the field that pointed at nothing. */
+  need<T extends TableName>(table: T, id: Id, field: string): Tables[T] {
+    const record = this.get(table, id);
+    if (!record || record.site !== this.command.site) {
+      const noun = nounOf(table);
+      throw new Refusal('unknown-id', field, `There is no ${noun} with this id on this site. Choose another ${noun}.`);
+    }
+    return record;
+  }
+
+  /** Refuses an id that is taken. */
+  needFree(table: TableName, id: Id): void {
+    if (this.get(table, id)) {
+      throw new Refusal('exists', 'id', `A ${nounOf(table)} with this id exists already. Make a new id.`);
+    }
+  }
+
+  put<T extends TableName>(table: T, record: Tables[T]): void {
+    const after = { ...record, rev: this.command.id };
+    this.#written.set(`${table} ${record.id}`, { table, id: record.id, after });
+  }
+
+  /** Writes a record as it was, its revision included. */
+  restore(table: TableName, id: Id, after: Tables[TableName] | null): void {
+    this.#written.set(`${table} ${id}`, { table, id, after });
+  }
+
+  remove(table: TableName, id: Id): void {
+    this.#written.set(`${table} ${id}`, { table, id, after: null });
+  }
+
+  /** Keeps a value that lost against a later one, for the history. */
+  lose(table: TableName, id: Id, field: string, value: unknown): void {
+    this.#lost.push({ table, id, field, value });
+  }
+
+  /** The changes, the record of the change itself last. */
+  finish(): RecordChange[] {
+    const { id, site, kind, at } = this.command;
+    const written = [...this.#written.values()];
+    const change: Change = {
+      id,
+      site,
+      rev: id,
+      kind,
+      by: this.person,
+      at,
+      records: written.map((w) => ({ table: w.table, id: w.id, before: this.slice.get(w.table, w.id) })),
+      undone: null,
+      lost: this.#lost,
+    };
+    return [...written, { table: 'change', id, after: change }];
+  }
+}

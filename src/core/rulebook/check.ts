@@ -1,0 +1,47 @@
+import type { Hazard, Severity } from '../defects/severity';
+import type { Grade } from '../record/types';
+import type { Context } from './dossier';
+import type { Aspect, Facts, Outcome } from './finding';
+
+/** A rule of the book: data and one function. */
+export interface Check {
+  id: string;
+  title: string;
+  /** Least grade at which it can be answered. */
+  grade: Grade;
+  /** Consequence 1 to 4; some checks weigh more on a flameproof enclosure. */
+  consequence(context: Context): Severity;
+  hazard: Hazard;
+  /** Measured place or look that the check is about. */
+  place: string | null;
+  /** Its aspects; the worst speaks, the first does when all conform. */
+  run(context: Context): Aspect[];
+}
+
+const aspect = (
+  outcome: Outcome,
+  key: string,
+  facts: Facts,
+  marginMm: number | null,
+  settle: string | null,
+): Aspect => ({ outcome, key, facts, marginMm, settle });
+
+/** An aspect that holds. */
+export const conforms = (key: string, facts: Facts = {}, marginMm: number | null = null): Aspect =>
+  aspect('conforms', key, facts, marginMm, null);
+
+/** An aspect that does not hold. */
+export const fails = (key: string, facts: Facts = {}, marginMm: number | null = null): Aspect =>
+  aspect('fails', key, facts, marginMm, null);
+
+/** An aspect too near its limit; `settle` says what would decide it. */
+export const marginal = (key: string, facts: Facts, settle: string, marginMm: number | null = null): Aspect =>
+  aspect('marginal', key, facts, marginMm, settle);
+
+/** An aspect that the record cannot answer; the sentence says what is missing. */
+export const unread = (key: string, facts: Facts = {}, settle: string | null = null): Aspect =>
+  aspect('unread', key, facts, null, settle);
+
+/** An aspect that a positive fact of the record rules out. */
+export const notApplicable = (key: string, facts: Facts = {}): Aspect =>
+  aspect('not-applicable', key, facts, null, null);

@@ -1,0 +1,45 @@
+import { ingressAtLeast, ingressOfConcept, parseIngress } from '../../hazard/ingress';
+import { conforms, fails, unread, type Check } from '../check';
+import type { Aspect } from '../finding';
+
+/** The ingress rating is at least what the area, the concept and the enclosure's own marking ask for. */
+export const e05: Check = {
+  id: 'E-05',
+  title: 'Ingress rating',
+  grade: 'visual',
+  hazard: 'explosion',
+  place: null,
+  consequence: () => 3,
+  run({ area, certificate, enclosure }) {
+    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+    const has = parseIngress(certificate.ingress);
+    if (!has) return [unread('e05.unreadable', { rating: certificate.ingress }, 'settle.certificate')];
+    const asked: [string, string | null][] = [
+      ['the area', area.ingressNeed],
+      [
+        enclosure.derating ? 'the recorded derating' : 'the enclosure’s marking',
+        enclosure.derating?.ingress ?? enclosure.ingress,
+      ],
+      ...enclosure.concepts.map((c): [string, string | null] => [
+        `protection ${c}`,
+        ingressOfConcept(c, area.group),
+      ]),
+    ];
+    const aspects: Aspect[] = [];
+    const named: string[] = [];
+    for (const [by, rating] of asked) {
+      if (rating === null) continue;
+      const need = parseIngress(rating);
+      if (!need) {
+        aspects.push(unread('e05.unreadable', { rating }, 'settle.area'));
+        continue;
+      }
+      named.push(`${rating} by ${by}`);
+      if (!ingressAtLeast(has, need)) {
+        aspects.push(fails('e05.too-low', { has: certificate.ingress, asked: rating, by }));
+      }
+    }
+    if (aspects.length > 0) return aspects;
+    return [conforms('e05.enough', { has: certificate.ingress, asked: named.join(', ') })];
+  },
+};

@@ -1,0 +1,32 @@
+import { fails, unread, type Check } from '../check';
+import { judgeFit } from '../judge-fit';
+import { judgeLook } from '../look';
+
+/** The outer seal holds the sheath as measured, on bare, round sheath. */
+export const e11: Check = {
+  id: 'E-11',
+  title: 'Outer seal',
+  grade: 'close',
+  hazard: 'explosion',
+  place: 'outer-sheath',
+  consequence: () => 3,
+  run(context) {
+    const { size, cable, certificate } = context;
+    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+    if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
+    if (!cable) return [unread('cable.none', {}, 'settle.cable')];
+    const look = judgeLook(context, 'outer-bare');
+    const { shapes, ovalityPct, rangeMm } = size.outer;
+    if (!shapes.includes(cable.shape)) {
+      return [fails('fit.shape', { part: 'The outer seal', shape: cable.shape, shapes: shapes.join(', ') }), look];
+    }
+    const task = {
+      place: 'outer-sheath',
+      part: 'Outer seal',
+      rangeMm,
+      seal: { shapes, ovalityPct },
+      soft: cable.coldFlow,
+    };
+    return [judgeFit(context, task), look];
+  },
+};

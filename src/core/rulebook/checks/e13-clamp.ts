@@ -1,0 +1,38 @@
+import { KINDS } from '../../record/kinds';
+import { fails, unread, type Check } from '../check';
+import { judgeFit } from '../judge-fit';
+
+/** The certificate lists the armour, the ring shows it the right face, and that face's range holds it. */
+export const e13: Check = {
+  id: 'E-13',
+  title: 'Armour type, ring face, clamping range',
+  grade: 'detailed',
+  hazard: 'explosion',
+  place: 'armour',
+  consequence: () => 3,
+  run(context) {
+    const { size, cable, certificate, entry } = context;
+    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+    if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
+    if (!cable) return [unread('cable.none', {}, 'settle.cable')];
+    if (!cable.armour) {
+      if (cable.unarmoured) return [fails('e13.unarmoured', { cable: cable.tag, ...cable.unarmoured })];
+      return [unread('e13.armour-unknown', { cable: cable.tag }, 'settle.cable')];
+    }
+    const { type } = cable.armour;
+    const listed = size.clamp.filter((face) => face.armour === type);
+    const facts = { armour: type, cable: cable.tag, sizes: size.size, certificate: certificate.number };
+    if (listed.length === 0) {
+      return [fails('e13.not-listed', { ...facts, listed: size.clamp.map(({ armour }) => armour).join(', ') })];
+    }
+    const turned = KINDS[entry.kind].ring === 'reversible';
+    if (turned && entry.ringFace === null) return [unread('e13.face-unknown', facts, 'settle.ring-face')];
+    const face = turned ? listed.find((f) => f.face === entry.ringFace) : listed[0];
+    if (!face) {
+      const wanted = listed.map((f) => f.face).join(' or ');
+      return [fails('e13.wrong-face', { ...facts, face: entry.ringFace, wanted })];
+    }
+    const part = turned ? `Ring face ${face.face}, ${type}` : `Clamp, ${type}`;
+    return [judgeFit(context, { place: 'armour', part, rangeMm: face.rangeMm, seal: null, soft: false })];
+  },
+};

@@ -1,0 +1,14 @@
+import { type Check } from '../check';
+import { judgeLook } from '../look';
+
+/** Clamp opened again and looked at: the armour lies on the cone all round. */
+export const e14: Check = {
+  id: 'E-14',
+  title: 'Armour seated',
+  grade: 'detailed',
+  // The armour is the earth path: what is not seated may not carry the fault.
+  hazard: 'shock',
+  place: 'armour-seated',
+  consequence: () => 3,
+  run: (context) => [judgeLook(context, 'armour-seated')],
+};

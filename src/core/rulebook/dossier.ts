@@ -1,0 +1,161 @@
+import { diameter, type Diameter, type DiameterMethod } from '../measuring/diameter';
+import type { Slice } from '../record/slice';
+import type {
+  Area,
+  Cable,
+  Certificate,
+  Enclosure,
+  Entry,
+  GlandSize,
+  Grade,
+  Id,
+  Instrument,
+  Look,
+  Reading,
+  Round,
+  Site,
+} from '../record/types';
+
+/** Everything that judging one entry reads. */
+export interface Dossier {
+  site: Site;
+  area: Area;
+  enclosure: Enclosure;
+  entry: Entry;
+  cable: Cable | null;
+  certificate: Certificate | null;
+  /** The size of the certificate's sheet that the entry names. */
+  size: GlandSize | null;
+  round: Round | null;
+  /** Readings of the round that are not struck out, in the order they were taken. */
+  readings: readonly Reading[];
+  /** The latest answer to each look of the round. */
+  looks: ReadonlyMap<string, Look>;
+  instruments: ReadonlyMap<Id, Instrument>;
+}
+
+/** Readings of one place by one person with one instrument and method: one diameter. */
+export interface ReadingGroup {
+  instrument: Instrument;
+  by: string;
+  method: DiameterMethod | null;
+  readings: Reading[];
+  /** Why the group cannot count; null when it can. */
+  fault: Reading['fault'];
+}
+
+/** What a check is run with. */
+export interface Context extends Dossier {
+  grade: Grade;
+  /** Time of judging, ISO 8601. */
+  at: string;
+}
+
+/** The round that an entry is judged in: the newest one that it belongs to; null before the first. */
+export function currentRound(slice: Slice, entry: Id, site: Id): Round | null {
+  const rounds = slice.by('round', 'site', site).filter((round) => round.entries.includes(entry));
+  rounds.sort((a, b) => (a.started < b.started ? -1 : a.started > b.started ? 1 : 0));
+  return rounds[rounds.length - 1] ?? null;
+}
+
+/**
+ * Collects what judging an entry reads.
+ *
+ * @param round the round whose readings count; null for none
+ * @returns null when the entry or the place it belongs to does not exist
+ */
+export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossier | null {
+  const entry = slice.get('entry', entryId);
+  const enclosure = entry && slice.get('enclosure', entry.enclosure);
+  const area = enclosure && slice.get('area', enclosure.area);
+  const site = entry && slice.get('site', entry.site);
+  if (!entry || !enclosure || !area || !site) return null;
+  const certificate = entry.certificate === null ? null : slice.get('certificate', entry.certificate);
+  const readings = slice
+    .by('reading', 'entry', entryId)
+    .filter((reading) => reading.round === round?.id && !reading.struck)
+    .sort(byTime);
+  const looks = new Map<string, Look>();
+  for (const look of slice.by('look', 'entry', entryId).sort(byTime)) {
+    if (look.round === round?.id) looks.set(look.look, look);
+  }
+  const instruments = new Map<Id, Instrument>();
+  for (const { instrument } of readings) {
+    const record = slice.get('instrument', instrument);
+    if (record) instruments.set(instrument, record);
+  }
+  return {
+    site,
+    area,
+    enclosure,
+    entry,
+    cable: entry.cable === null ? null : slice.get('cable', entry.cable),
+    certificate,
+    size: certificate?.sheet.sizes.find(({ size }) => size === entry.size) ?? null,
+    round,
+    readings,
+    looks,
+    instruments,
+  };
+}
+
+const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
+  a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1;
+
+/** Readings of a place, grouped by instrument, method and person; a faulty reading makes a group of its own. */
+export function groupsOf(dossier: Dossier, place: string): ReadingGroup[] {
+  const groups: ReadingGroup[] = [];
+  for (const reading of dossier.readings) {
+    if (reading.place !== place) continue;
+    const instrument = dossier.instruments.get(reading.instrument);
+    if (!instrument) continue;
+    const same = groups.find(
+      (group) =>
+        group.instrument.id === reading.instrument &&
+        group.method === reading.method &&
+        group.by === reading.by &&
+        group.fault === reading.fault,
+    );
+    if (same) same.readings.push(reading);
+    else {
+      const { by, method, fault } = reading;
+      groups.push({ instrument, by, method, readings: [reading], fault });
+    }
+  }
+  return groups;
+}
+
+/** Diameter of a group; a soft sheath takes the instrument's repeatability for soft sheaths. */
+export function diameterOf(dossier: Dossier, group: ReadingGroup, soft: boolean): Diameter {
+  const { instrument, method } = group;
+  return diameter(
+    method ?? 'caliper',
+    group.readings.map(({ value }) => value),
+    {
+      expandedUncertaintyMm: instrument.expandedUncertainty,
+      coverageFactor: instrument.coverageFactor,
+      resolutionMm: instrument.resolution,
+      repeatabilityMm: soft ? instrument.repeatabilitySoft : instrument.repeatability,
+    },
+    method === 'tape' ? { thicknessMm: 0, ovalityAllowancePct: dossier.site.ovalityAllowancePct } : null,
+  );
+}
+
+/** Expanded uncertainty of a single value of an instrument, in its own unit. */
+export function singleUncertainty({
+  expandedUncertainty,
+  coverageFactor,
+  resolution,
+  repeatability,
+}: Instrument): number {
+  const u = Math.hypot(expandedUncertainty / coverageFactor, resolution / Math.sqrt(12), repeatability ?? 0);
+  return 2 * u;
+}
+
+/** Whether the enclosure is flameproof: the consequence of a bad joint is then the highest. */
+export const isFlameproof = ({ enclosure }: Dossier): boolean =>
+  enclosure.concepts.some((concept) => concept[0] === 'd');
+
+/** Whether the enclosure is dust-ignition-proof. */
+export const isDustProof = ({ enclosure }: Dossier): boolean =>
+  enclosure.concepts.some((concept) => concept[0] === 't');

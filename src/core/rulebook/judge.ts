@@ -1,0 +1,59 @@
+import { KINDS } from '../record/kinds';
+import { GRADES, type EntryStatus, type Grade } from '../record/types';
+import type { Check } from './check';
+import type { Context, Dossier } from './dossier';
+import { countOutcomes, isWorse, stateOf, type Aspect, type Finding } from './finding';
+import { ruleOf } from './rules';
+
+/** Whether a check of one grade is asked at another: visual ⊂ close ⊂ detailed. */
+export const asksFor = (grade: Grade, check: Grade): boolean =>
+  GRADES.indexOf(check) <= GRADES.indexOf(grade);
+
+/**
+ * Judges one entry: every check that its kind has and the grade calls for.
+ * Pure; a check above the grade is left out, never called conforming.
+ *
+ * @param at time of judging, ISO 8601
+ */
+export function judge(dossier: Dossier, grade: Grade, at: string): Finding[] {
+  const context: Context = { ...dossier, grade, at };
+  const findings: Finding[] = [];
+  for (const id of KINDS[dossier.entry.kind].checks) {
+    const rule = ruleOf(id);
+    if (rule && asksFor(grade, rule.grade)) findings.push(findingOf(rule, context));
+  }
+  return findings;
+}
+
+function findingOf(rule: Check, context: Context): Finding {
+  const aspects = rule.run(context);
+  let worst: Aspect = aspects[0]!;
+  for (const aspect of aspects) if (isWorse(aspect.outcome, worst.outcome)) worst = aspect;
+  return {
+    ...worst,
+    check: rule.id,
+    place: rule.place,
+    consequence: rule.consequence(context),
+    hazard: rule.hazard,
+    also: aspects.filter((a) => a !== worst && a.outcome !== 'conforms' && a.outcome !== 'not-applicable'),
+  };
+}
+
+/** Where an entry stands: its state with grade and the date of the newest reading or look. */
+export function statusOf(dossier: Dossier, findings: readonly Finding[], grade: Grade): EntryStatus {
+  let at: string | null = null;
+  const newest = (time: string) => {
+    if (at === null || time > at) at = time;
+  };
+  for (const reading of dossier.readings) newest(reading.at);
+  for (const look of dossier.looks.values()) newest(look.at);
+  return {
+    entry: dossier.entry.id,
+    site: dossier.entry.site,
+    round: dossier.round?.id ?? null,
+    grade,
+    at,
+    state: stateOf(findings),
+    counts: countOutcomes(findings),
+  };
+}

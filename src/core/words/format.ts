@@ -1,0 +1,31 @@
+/** A length with its unit: two decimals, and as many more as it takes to show that it is not zero. */
+export const mm = (value: number): string => `${figure(value)} mm`;
+
+/** A number of millimetres without the unit. */
+export function figure(value: number, decimals = 2): string {
+  const size = Math.abs(value);
+  if (size > 0 && size < 0.5 * 10 ** -decimals) return value.toPrecision(1);
+  return value.toFixed(decimals).replace(/(\.\d)0+$/, '$1');
+}
+
+/** Two limits and their unit, e.g. "17.0 to 23.5 mm". */
+export const limits = (low: number, high: number, unit = 'mm'): string =>
+  `${figure(low)} to ${figure(high)} ${unit}`;
+
+/** A value with its uncertainty, e.g. "23.92 ± 0.06 mm". */
+export const plusMinus = (value: number, uncertainty: number, unit = 'mm'): string =>
+  `${value.toFixed(2)} ± ${uncertainty.toFixed(2)} ${unit}`;
+
+/** A resistance in mΩ below 1 Ω, in Ω above. */
+export const ohm = (value: number): string =>
+  Math.abs(value) < 1 ? `${figure(value * 1000, 1)} mΩ` : `${figure(value)} Ω`;
+
+/** A date as it is said on site, e.g. "3 Mar 2026"; the time zone is the site's. */
+export function day(iso: string, timeZone = 'UTC'): string {
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone }).format(
+    new Date(iso),
+  );
+}
+
+/** "1 reading", "3 readings". */
+export const count = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' : 's'}`;

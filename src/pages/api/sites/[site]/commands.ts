@@ -1,0 +1,13 @@
+import { HttpError } from '../../../../server/http/error';
+import { endpoint, json, needSite } from '../../../../server/http/endpoint';
+import { commandsAfter } from '../../../../server/sync';
+
+export const prerender = false;
+
+export const GET = endpoint((call) => {
+  const after = Number(call.url.searchParams.get('after') ?? 'x');
+  if (!Number.isInteger(after) || after < 0) {
+    throw new HttpError(422, 'invalid', 'after must be the number of a journal line.', 'after');
+  }
+  return json(commandsAfter(call.app, needSite(call).id, after));
+});

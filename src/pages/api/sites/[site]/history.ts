@@ -1,0 +1,12 @@
+import { endpoint, json, needSite } from '../../../../server/http/endpoint';
+
+export const prerender = false;
+
+/** Most changes of one record that are listed. */
+const MOST = 50;
+
+export const GET = endpoint((call) => {
+  const site = needSite(call);
+  const changes = call.app.store.records.changesOf(call.url.searchParams.get('record') ?? '', MOST);
+  return json(changes.filter((change) => change.site === site.id));
+});

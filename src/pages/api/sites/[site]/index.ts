@@ -1,0 +1,6 @@
+import { snapshotOf } from '../../../../server/sync';
+import { endpoint, json, needSite } from '../../../../server/http/endpoint';
+
+export const prerender = false;
+
+export const GET = endpoint((call) => json(snapshotOf(call.app, needSite(call))));

@@ -1,0 +1,92 @@
+import { InputError } from '../../core/quantity/error';
+import { Refusal, type AnyCommand } from '../../core/record/commands';
+import { canonicalHash } from '../../core/record/seal';
+import type { Id } from '../../core/record/types';
+import type { App } from '../app';
+import { parseCommand } from './parse';
+
+/** A device clock may be ahead by this much; a later time is taken back to the server's. */
+const AHEAD_MS = 120_000;
+/** Commands that one request may carry. */
+export const MOST_COMMANDS = 200;
+
+/** What became of one command. */
+export type CommandAnswer =
+  | { id: Id; status: 'applied'; seq: number; hash: string; clamped: boolean }
+  | { id: Id | null; status: 'refused'; code: string; field: string; message: string };
+
+/**
+ * Takes commands in order, each for itself: one that is refused does not stop the others. All that are
+ * accepted are on the disk when this returns.
+ *
+ * @param values untrusted JSON values
+ * @param person name of who gives them
+ */
+export function acceptCommands(app: App, values: readonly unknown[], person: string): CommandAnswer[] {
+  const { store } = app;
+  const sites = new Map<Id, number>();
+  const answers = store.transaction(() => values.map((value) => acceptOne(app, value, person)));
+  answers.forEach((answer, i) => {
+    if (answer.status === 'applied') sites.set((values[i] as AnyCommand).site, answer.seq);
+  });
+  for (const [site, seq] of sites) app.events.send('journal', { site, seq });
+  return answers;
+}
+
+function acceptOne(app: App, value: unknown, person: string): CommandAnswer {
+  const id = idOf(value);
+  try {
+    const command = parseCommand(value);
+    // A savepoint of its own, so that a refusal takes back only this command.
+    return app.store.db.transaction(() => applyOnce(app, command, person))();
+  } catch (error) {
+    if (error instanceof InputError) {
+      return { id, status: 'refused', code: 'invalid', field: error.field, message: error.message };
+    }
+    if (error instanceof Refusal) {
+      return { id, status: 'refused', code: error.code, field: error.field, message: error.message };
+    }
+    throw error;
+  }
+}
+
+function applyOnce(app: App, sent: AnyCommand, person: string): CommandAnswer {
+  const { store, clock } = app;
+  const sentHash = canonicalHash({ sent, person });
+  const known = store.journal.find(sent.id);
+  if (known) {
+    if (known.sent !== sentHash) {
+      throw new Refusal('exists', 'id', 'Another command has this id. Make a new id.');
+    }
+    const { at } = JSON.parse(known.command) as AnyCommand;
+    return { id: sent.id, status: 'applied', seq: known.seq, hash: known.hash, clamped: at !== sent.at };
+  }
+  needPhotos(app, sent);
+  const receivedAt = clock().toISOString();
+  const clamped = Date.parse(sent.at) > Date.parse(receivedAt) + AHEAD_MS;
+  const command = { ...sent, at: clamped ? receivedAt : new Date(sent.at).toISOString() } as AnyCommand;
+  const { seq, hash } = store.commit(command, person, receivedAt, sentHash);
+  return { id: sent.id, status: 'applied', seq, hash, clamped };
+}
+
+/** Bytes come before the command that shows them. */
+function needPhotos(app: App, command: AnyCommand): void {
+  for (const [field, id] of photosOf(command)) {
+    if (app.store.photos.find(id)) continue;
+    throw new Refusal('unknown-id', field, 'The bytes of this photo have not arrived. Send the photo first.');
+  }
+}
+
+function photosOf(command: AnyCommand): [field: string, id: Id][] {
+  if (command.kind === 'look.answer' && command.payload.photo) return [['payload.photo', command.payload.photo]];
+  if (command.kind === 'defect.raise') return command.payload.photos.map((id, i) => [`payload.photos.${i}`, id]);
+  if (command.kind === 'defect.edit') {
+    return (command.payload.set.photos ?? []).map((id, i) => [`payload.set.photos.${i}`, id]);
+  }
+  return [];
+}
+
+const idOf = (value: unknown): Id | null => {
+  const id = (value as { id?: unknown } | null)?.id;
+  return typeof id === 'string' ? id : null;
+};

@@ -1,0 +1,236 @@
+import { AREA_GROUPS, GROUPS } from '../../core/hazard/group';
+import { LEVELS, ZONES } from '../../core/hazard/level';
+import { TEMPERATURE_CLASSES } from '../../core/hazard/temperature';
+import type { DossierFields } from '../../core/record/commands';
+import { KIND_IDS } from '../../core/record/kinds';
+import { GRADES } from '../../core/record/types';
+import {
+  Flag,
+  IdList,
+  IdText,
+  Nested,
+  NestedList,
+  Nullable,
+  Num,
+  OneOf,
+  RangeOf,
+  SomeOf,
+  Text,
+  TextList,
+  Time,
+} from '../validation/decorators';
+
+const CONCEPTS = [
+  'd', 'da', 'db', 'dc', 'e', 'eb', 'ec', 'ia', 'ib', 'ic', 'ma', 'mb', 'mc', 'n', 'nA', 'nC', 'nR',
+  'o', 'px', 'py', 'pz', 'q', 's', 't', 'ta', 'tb', 'tc',
+]; // prettier-ignore
+const CLASSES = Object.keys(TEMPERATURE_CLASSES);
+const LENGTH = { min: 0, max: 1e6 };
+const POSITIVE = { above: 0, max: 1e6 };
+const TEMPERATURE = { min: -100, max: 1000 };
+const PLACE_M = { min: -1e5, max: 1e5 };
+const SHAPES = ['round', 'flat', 'sector'];
+const ARMOURS = ['wire', 'braid', 'tape'];
+
+class Outline {
+  @Num(PLACE_M) x!: number;
+  @Num(PLACE_M) y!: number;
+  @Num({ above: 0, max: 1e5 }) width!: number;
+  @Num({ above: 0, max: 1e5 }) height!: number;
+}
+
+class AreaShape {
+  @IdText() id!: string;
+  @Text() name!: string;
+  @Nullable() @OneOf([...ZONES, 'unclassified']) zone!: string | null;
+  @Nullable() @OneOf(AREA_GROUPS) group!: string | null;
+  @Nullable() @OneOf(CLASSES) temperatureClass!: string | null;
+  @Text(500, { blank: true }) substances!: string;
+  @RangeOf(TEMPERATURE) ambientC!: number[];
+  @Text(8) ingressNeed!: string;
+  @Nested(() => Outline) outlineM!: Outline;
+  @Num(PLACE_M) levelM!: number;
+}
+
+class Derating {
+  @Text(8) ingress!: string;
+  @Text(500) reason!: string;
+}
+
+class MeasuredTemperature {
+  @Num(TEMPERATURE) atC!: number;
+  @Num(TEMPERATURE) ambientC!: number;
+}
+
+class Position {
+  @Num(PLACE_M) x!: number;
+  @Num(PLACE_M) y!: number;
+  @Num(PLACE_M) z!: number;
+}
+
+class EnclosureShape {
+  @IdText() id!: string;
+  @IdText() area!: string;
+  @Text(60) tag!: string;
+  @Text(200) what!: string;
+  @SomeOf(CONCEPTS) concepts!: string[];
+  @OneOf(GROUPS) group!: string;
+  @Nullable() @OneOf(CLASSES) temperatureClass!: string | null;
+  @Text(8) ingress!: string;
+  @Nullable() @Nested(() => Derating) derating!: Derating | null;
+  @Num({ above: 0, max: 1e9 }) volumeCm3!: number;
+  @Num(LENGTH) wallMm!: number;
+  @Nullable() @Num(TEMPERATURE) entryTemperatureC!: number | null;
+  @Nullable() @Nested(() => MeasuredTemperature) measuredTemperature!: MeasuredTemperature | null;
+  @Nested(() => Position) positionM!: Position;
+}
+
+class Core {
+  @Num({ min: 1, max: 200, whole: true }) count!: number;
+  @Num(POSITIVE) areaMm2!: number;
+  @Num(POSITIVE) diameterMm!: number;
+}
+
+class Armour {
+  @OneOf(ARMOURS) type!: string;
+  @Num(POSITIVE) sizeMm!: number;
+  @OneOf(['steel', 'copper', 'aluminium']) material!: string;
+  @Nullable() @Num(POSITIVE) areaMm2!: number | null;
+}
+
+class Unarmoured {
+  @Text(80) by!: string;
+  @Time() on!: string;
+}
+
+class CableShapeClass {
+  @IdText() id!: string;
+  @Text(60) tag!: string;
+  @Text(200, { blank: true }) from!: string;
+  @Text(200, { blank: true }) to!: string;
+  @Num({ min: 0, max: 1e5 }) lengthM!: number;
+  @NestedList(() => Core, { atLeast: 1 }) cores!: Core[];
+  @OneOf(SHAPES) shape!: string;
+  @Flag() coldFlow!: boolean;
+  @Num(POSITIVE) innerMm!: number;
+  @Nullable() @Nested(() => Armour) armour!: Armour | null;
+  @Nullable() @Nested(() => Unarmoured) unarmoured!: Unarmoured | null;
+  @Num(POSITIVE) sheathMm!: number;
+  @Num(POSITIVE) outerMm!: number;
+  @Num(LENGTH) toleranceMm!: number;
+  @Num(TEMPERATURE) maxC!: number;
+}
+
+class SealShape {
+  @RangeOf(POSITIVE) rangeMm!: number[];
+  @Num({ min: 0, max: 100 }) ovalityPct!: number;
+  @Num(TEMPERATURE) maxC!: number;
+  @Flag() coldFlow!: boolean;
+  @SomeOf(SHAPES, { atLeast: 1 }) shapes!: string[];
+}
+
+class ClampFaceShape {
+  @Text(10) face!: string;
+  @OneOf(ARMOURS) armour!: string;
+  @RangeOf(POSITIVE) rangeMm!: number[];
+}
+
+class SizeShape {
+  @Text(20) size!: string;
+  @Text(20) thread!: string;
+  @Num(POSITIVE) maleLengthMm!: number;
+  @Num(LENGTH) runoutMm!: number;
+  @Num(LENGTH) washerMm!: number;
+  @Num(POSITIVE) acrossMm!: number;
+  @Num(POSITIVE) bodyLengthMm!: number;
+  @Nested(() => SealShape) outer!: SealShape;
+  @Nullable() @Nested(() => SealShape) inner!: SealShape | null;
+  @NestedList(() => ClampFaceShape, { atLeast: 1 }) clamp!: ClampFaceShape[];
+}
+
+class JointShape {
+  @OneOf(['entry', 'clamp', 'inner-seal', 'outer-seal']) joint!: string;
+  @OneOf(['turns', 'faces', 'gap', 'torque', 'grip']) school!: string;
+  @Nullable() @RangeOf({ min: 0, max: 1e4 }) range!: number[] | null;
+}
+
+class SheetShape {
+  @Text(60) number!: string;
+  @NestedList(() => SizeShape, { atLeast: 1 }) sizes!: SizeShape[];
+  @NestedList(() => JointShape) joints!: JointShape[];
+  @Num({ min: 0, max: 1000 }) expectedBondOhm!: number;
+}
+
+class CertificateShape {
+  @IdText() id!: string;
+  @Text(60) number!: string;
+  @Text(80) maker!: string;
+  @Text(200) title!: string;
+  @OneOf(KIND_IDS) kind!: string;
+  @Time() issued!: string;
+  @OneOf(['valid', 'superseded', 'withdrawn']) state!: string;
+  @SomeOf(CONCEPTS, { atLeast: 1 }) concepts!: string[];
+  @SomeOf(LEVELS) levels!: string[];
+  @SomeOf(GROUPS) groups!: string[];
+  @RangeOf(TEMPERATURE) serviceC!: number[];
+  @Text(8) ingress!: string;
+  @Flag() sealing!: boolean;
+  @TextList(500) specialConditions!: string[];
+  @Nested(() => SheetShape) sheet!: SheetShape;
+}
+
+class InstrumentShape {
+  @IdText() id!: string;
+  @Text(60) tag!: string;
+  @OneOf(['caliper', 'tape', 'milliohm-meter', 'pitch-gauge']) kind!: string;
+  @OneOf(['mm', 'ohm']) unit!: string;
+  @RangeOf({ min: 0, max: 1e6 }) span!: number[];
+  @Num({ above: 0, max: 1e3 }) resolution!: number;
+  @Num({ min: 0, max: 1e3 }) expandedUncertainty!: number;
+  @Num({ above: 0, max: 100 }) coverageFactor!: number;
+  @Nullable() @Num({ min: 0, max: 1e3 }) repeatability!: number | null;
+  @Nullable() @Num({ min: 0, max: 1e3 }) repeatabilitySoft!: number | null;
+  @Time() calibratedUntil!: string;
+  @Text(120, { blank: true }) calibration!: string;
+  @Flag() simulated!: boolean;
+}
+
+class Hole {
+  @OneOf(['threaded', 'clearance']) form!: string;
+  @Text(20) thread!: string;
+  @Nullable() @Num(POSITIVE) diameterMm!: number | null;
+  @Num(LENGTH) chamfersMm!: number;
+}
+
+class EntryShape {
+  @IdText() id!: string;
+  @IdText() enclosure!: string;
+  @Text(20) label!: string;
+  @OneOf(KIND_IDS) kind!: string;
+  @Nested(() => Hole) hole!: Hole;
+  @Nullable() @IdText() certificate!: string | null;
+  @Nullable() @Text(20) size!: string | null;
+  @Nullable() @Text(10) ringFace!: string | null;
+  @Nullable() @IdText() cable!: string | null;
+  @Num(LENGTH) washerMm!: number;
+}
+
+class RoundShape {
+  @IdText() id!: string;
+  @Text(80) name!: string;
+  @OneOf(GRADES) grade!: string;
+  @IdList() entries!: string[];
+  @Time() started!: string;
+  @Nullable() @Time() closed!: string | null;
+}
+
+/** The class that checks each dossier record. */
+export const DOSSIER_SHAPES: Record<keyof DossierFields, new () => object> = {
+  area: AreaShape,
+  enclosure: EnclosureShape,
+  cable: CableShapeClass,
+  certificate: CertificateShape,
+  instrument: InstrumentShape,
+  entry: EntryShape,
+  round: RoundShape,
+};

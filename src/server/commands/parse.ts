@@ -1,0 +1,99 @@
+import { InputError } from '../../core/quantity/error';
+import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../../core/record/commands';
+import { check } from '../validation/check';
+import { DOSSIER_SHAPES } from './dossier-shapes';
+import * as shapes from './shapes';
+
+type Check = (payload: unknown) => void;
+
+const whole =
+  (Shape: new () => object): Check =>
+  (payload) =>
+    check(Shape, payload, { path: 'payload.' });
+
+const edit =
+  (Shape: new () => object): Check =>
+  (payload) => {
+    const { id, set, rest } = parts(payload, ['id', 'set']);
+    check(shapes.IdOnlyShape, { id }, { path: 'payload.' });
+    check(Shape, set, { path: 'payload.set.', partial: true });
+    if ('id' in (set as object)) throw new InputError('payload.set.id', 'payload.set.id cannot be changed');
+    refuseRest(rest);
+  };
+
+const PAYLOADS: Record<string, Check> = {
+  'site.add': whole(shapes.SiteShape),
+  'site.edit': edit(shapes.SiteShape),
+  'dossier.import': checkImport,
+  'reading.take': whole(shapes.TakeShape),
+  'reading.strike': whole(shapes.StrikeShape),
+  'look.answer': whole(shapes.LookShape),
+  'inspection.seal': whole(shapes.SealShape),
+  'defect.raise': whole(shapes.RaiseShape),
+  'defect.edit': edit(shapes.DefectSetShape),
+  undo: whole(shapes.UndoShape),
+};
+for (const table of DOSSIER_TABLES) {
+  PAYLOADS[`${table}.add`] = whole(DOSSIER_SHAPES[table]);
+  PAYLOADS[`${table}.edit`] = edit(DOSSIER_SHAPES[table]);
+  PAYLOADS[`${table}.remove`] = whole(shapes.IdOnlyShape);
+}
+
+/**
+ * Reads a command from an untrusted JSON value.
+ *
+ * @throws InputError with the dotted path of the first offence
+ */
+export function parseCommand(value: unknown): AnyCommand {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    throw new InputError('', 'A command is a JSON object.');
+  }
+  const { payload, ...envelope } = value as Record<string, unknown>;
+  const { kind } = check(shapes.EnvelopeShape, envelope);
+  const checkPayload = Object.hasOwn(PAYLOADS, kind) ? PAYLOADS[kind] : undefined;
+  if (!checkPayload) throw new InputError('kind', `There is no command "${kind}".`);
+  checkPayload(payload);
+  return value as AnyCommand;
+}
+
+/** Checks one dossier record, whole; used by imports before they become a command. */
+export function checkRecord(table: DossierTable, record: unknown, path: string): void {
+  check(DOSSIER_SHAPES[table], record, { path });
+}
+
+function checkImport(payload: unknown): void {
+  const { source, items, rest } = parts(payload, ['source', 'items']);
+  if (typeof source !== 'string' || source.trim() === '' || source.length > 200) {
+    throw new InputError('payload.source', 'payload.source must name the file');
+  }
+  if (!Array.isArray(items) || items.length === 0) {
+    throw new InputError('payload.items', 'payload.items must hold at least 1');
+  }
+  items.forEach((item: unknown, i) => {
+    const path = `payload.items.${i}.`;
+    const { table, record, rest: stray } = parts(item, ['table', 'record'], path);
+    if (!DOSSIER_TABLES.includes(table as DossierTable)) {
+      throw new InputError(`${path}table`, `${path}table must be one of: ${DOSSIER_TABLES.join(', ')}`);
+    }
+    checkRecord(table as DossierTable, record, `${path}record.`);
+    refuseRest(stray, path);
+  });
+  refuseRest(rest);
+}
+
+/** Named parts of an object and the names of what is left. */
+function parts(value: unknown, names: readonly string[], path = 'payload.') {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    const field = path.replace(/\.$/, '');
+    throw new InputError(field, `${field} must be an object`);
+  }
+  const record = value as Record<string, unknown>;
+  const named = Object.fromEntries(names.map((name) => [name, record[name]]));
+  return { ...named, rest: Object.keys(record).filter((key) => !names.includes(key)) } as Record<string, unknown> & {
+    rest: string[];
+  };
+}
+
+function refuseRest(rest: readonly string[], path = 'payload.'): void {
+  if (rest[0] !== undefined) throw new InputError(path + rest[0], `${path}${rest[0]} is not a known field`);
+}

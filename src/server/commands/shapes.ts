@@ -1,0 +1,96 @@
+import { GRADES } from '../../core/record/types';
+import { IdList, IdText, Nested, Nullable, Num, OneOf, Text, Time, TimeZone } from '../validation/decorators';
+
+/** What every command carries around its payload. */
+export class EnvelopeShape {
+  @IdText() id!: string;
+  @Text(40) kind!: string;
+  @IdText() site!: string;
+  @Time() at!: string;
+}
+
+class SeverityDays {
+  @Num({ min: 0, max: 3650, whole: true }) 4!: number;
+  @Num({ min: 0, max: 3650, whole: true }) 3!: number;
+  @Num({ min: 0, max: 3650, whole: true }) 2!: number;
+  @Num({ min: 0, max: 3650, whole: true }) 1!: number;
+}
+
+export class SiteShape {
+  @IdText() id!: string;
+  @Text(120) name!: string;
+  @OneOf(['simple', 'guarded', 'guarded-reject']) acceptance!: string;
+  @OneOf(['iec-2013']) references!: string;
+  @Num({ min: 0, max: 100 }) ovalityAllowancePct!: number;
+  @Num({ above: 0, max: 1000 }) bondLimitOhm!: number;
+  @Num({ min: 1, max: 1000 }) bondPredictionFactor!: number;
+  @Nested(() => SeverityDays) severityDays!: SeverityDays;
+  @TimeZone() timeZone!: string;
+}
+
+export class IdOnlyShape {
+  @IdText() id!: string;
+}
+
+export class TakeShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @IdText() round!: string;
+  @Text(40) place!: string;
+  @Num({ min: 0, max: 1e6 }) value!: number;
+  @Text(40) typed!: string;
+  @Nullable() @OneOf(['caliper', 'tape']) method!: string | null;
+  @IdText() instrument!: string;
+  @OneOf(['typed', 'instrument']) source!: string;
+}
+
+export class StrikeShape {
+  @IdText() id!: string;
+  @Text(300) reason!: string;
+}
+
+export class LookShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @IdText() round!: string;
+  @Text(40) look!: string;
+  @Text(40) answer!: string;
+  @Nullable() @IdText() photo!: string | null;
+}
+
+export class SealShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @IdText() round!: string;
+}
+
+class Observation {
+  @Text(500) statement!: string;
+  @Num({ min: 1, max: 4, whole: true }) consequence!: number;
+  @OneOf(['explosion', 'shock', 'record']) hazard!: string;
+}
+
+export class RaiseShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @IdText() round!: string;
+  @Nullable() @Text(10) check!: string | null;
+  @OneOf(GRADES) grade!: string;
+  @IdList() photos!: string[];
+  @Text(1000, { blank: true }) action!: string;
+  @Nullable() @Nested(() => Observation) observation!: Observation | null;
+}
+
+export class DefectSetShape {
+  @Nullable() @Text(80) owner!: string | null;
+  @OneOf(['open', 'assigned', 'done', 'proven']) state!: string;
+  @Text(1000, { blank: true }) action!: string;
+  @Num({ min: 1, max: 4, whole: true }) severity!: number;
+  @Text(500, { blank: true }) severityReason!: string;
+  @Time() due!: string;
+  @IdList() photos!: string[];
+}
+
+export class UndoShape {
+  @IdText() command!: string;
+}

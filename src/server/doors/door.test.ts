@@ -1,0 +1,171 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import cases from '../../core/doors/cases.json';
+import { doorNames, openDoor, openDoorLine, openDoorText } from './door';
+
+type Case = { door: string; input: Record<string, unknown>; output: unknown };
+const known = (cases as Case[]).filter(({ door }) => doorNames().includes(door));
+
+/** Equal to 1e-9·max(1, |value|), at any depth. */
+function expectClose(found: unknown, wanted: unknown, path = ''): void {
+  if (typeof wanted === 'number') {
+    expect(typeof found, path).toBe('number');
+    expect(Math.abs((found as number) - wanted), path).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(wanted)));
+    return;
+  }
+  if (wanted === null || typeof wanted !== 'object') return expect(found, path).toBe(wanted);
+  expect(Object.keys(found as object), path).toEqual(Object.keys(wanted));
+  for (const [key, value] of Object.entries(wanted)) {
+    expectClose((found as Record<string, unknown>)[key], value, `${path}.${key}`);
+  }
+}
+
+/** The outputs that are looked into. */
+interface Output {
+  verdict: 'inside' | 'marginal' | 'below' | 'above';
+  min_mm: number;
+  max_mm: number;
+  probability: number;
+  decidable: boolean;
+  required_depth_mm: number | null;
+}
+
+const output = (name: string, input: unknown) => {
+  const answer = openDoor(name, input);
+  if ('error' in answer) throw new Error(`${answer.error.field}: ${answer.error.message}`);
+  return answer.output as Output;
+};
+const field = (name: string, input: unknown) => {
+  const answer = openDoor(name, input);
+  return 'error' in answer ? answer.error.field : 'no error';
+};
+
+const FIT = { range_mm: [10, 20], min_mm: 14, max_mm: 15, mean_mm: 14.5, standard_uncertainty_mm: 0.1, rule: 'guarded' };
+const DIAMETER = {
+  method: 'caliper',
+  readings_mm: [20, 20.2, 20.1],
+  tape: null,
+  instrument: { expanded_uncertainty_mm: 0.03, coverage_factor: 2, resolution_mm: 0.01, repeatability_mm: 0.02 },
+};
+const EARTH = {
+  material: 'steel', length_m: 100, length_factor: 1, area_mm2: 100, temperature_c: 20,
+  fault_current_a: 1000, duration_s: 1, k: 50,
+}; // prettier-ignore
+
+describe('doors', () => {
+  it.each(known.map((c, i) => [`${c.door} ${i}`, c] as const))('worked case %s', (_name, { door, input, output: wanted }) => {
+    expectClose(output(door, input), wanted);
+  });
+
+  it('has a worked case for every door', () => {
+    expect(new Set(known.map(({ door }) => door))).toEqual(new Set(doorNames()));
+  });
+
+  describe('ties', () => {
+    it('a value on a limit meets it', () => {
+      expect(output('fit', { ...FIT, rule: 'simple', min_mm: 10, max_mm: 20, mean_mm: 15 }).verdict).toBe('inside');
+      expect(output('fit', { ...FIT, min_mm: 10.2, max_mm: 19.8, mean_mm: 15 }).verdict).toBe('inside');
+      expect(output('fit', { ...FIT, range_mm: [10, 10.4], min_mm: 10.2, max_mm: 10.2, mean_mm: 10.2 }).decidable).toBe(true);
+    });
+    it('both ends violated alike is above', () => {
+      expect(output('fit', { ...FIT, min_mm: 9, max_mm: 21, mean_mm: 15 }).verdict).toBe('above');
+      expect(output('fit', { ...FIT, min_mm: 8.9, max_mm: 21, mean_mm: 15 }).verdict).toBe('below');
+    });
+    it('exactly five threads and eight millimetres hold', () => {
+      const joint = { pitch_mm: 1.6, engaged_length_mm: 8.1, expanded_uncertainty_mm: 0.1, enclosure_volume_cm3: 101, taper: false };
+      expect(output('thread-engagement', joint)).toMatchObject({ full_threads: 5, verdict: 'conforms' });
+      expect(output('thread-engagement', { ...joint, enclosure_volume_cm3: 100 }).required_depth_mm).toBe(5);
+    });
+  });
+
+  describe('bounds and fields', () => {
+    it.each([
+      ['fit', { ...FIT, range_mm: [20, 10] }, 'range_mm'],
+      ['fit', { ...FIT, range_mm: [10, 10] }, 'range_mm'],
+      ['fit', { ...FIT, range_mm: [10] }, 'range_mm'],
+      ['fit', { ...FIT, range_mm: [10, 'x'] }, 'range_mm.1'],
+      ['fit', { ...FIT, max_mm: 13 }, 'max_mm'],
+      ['fit', { ...FIT, mean_mm: 16 }, 'mean_mm'],
+      ['fit', { ...FIT, min_mm: -1 }, 'min_mm'],
+      ['fit', { ...FIT, max_mm: 1e9 }, 'max_mm'],
+      ['fit', { ...FIT, rule: 'kind' }, 'rule'],
+      ['fit', { ...FIT, extra: 1 }, 'extra'],
+      ['fit', { ...FIT, constructor: 1 }, 'constructor'],
+      ['fit', {}, 'range_mm'],
+      ['fit', null, ''],
+      ['fit', [], ''],
+      ['diameter', { ...DIAMETER, readings_mm: [] }, 'readings_mm'],
+      ['diameter', { ...DIAMETER, readings_mm: [20, 21, 0] }, 'readings_mm.2'],
+      ['diameter', { ...DIAMETER, readings_mm: [20, null] }, 'readings_mm.1'],
+      ['diameter', { ...DIAMETER, tape: { thickness_mm: 0, ovality_allowance_pct: 1 } }, 'tape'],
+      ['diameter', { ...DIAMETER, method: 'tape' }, 'tape'],
+      ['diameter', { ...DIAMETER, tape: undefined }, 'tape'],
+      ['diameter', { ...DIAMETER, instrument: [] }, 'instrument'],
+      ['diameter', { ...DIAMETER, instrument: { ...DIAMETER.instrument, resolution_mm: 'fine' } }, 'instrument.resolution_mm'],
+      ['diameter', { ...DIAMETER, instrument: { ...DIAMETER.instrument, more: 1 } }, 'instrument.more'],
+      ['thread-identify', { major_mm: 0, pitch_mm: 1.5, taper_seen: null }, 'major_mm'],
+      ['thread-identify', { major_mm: 20, pitch_mm: 1.5 }, 'taper_seen'],
+      ['armour-count', { bedding_mm: 1, wire_mm: 5, lay_mm: 1 }, 'wire_mm'],
+      ['earth-path', { ...EARTH, k: 60 }, 'k'],
+      ['earth-path', { ...EARTH, temperature_c: 1001 }, 'temperature_c'],
+      ['earth-path', { ...EARTH, length_m: 1001 }, 'length_m'],
+      ['severity', { consequence: 2.5, hazard: 'explosion', area_level: 'Gb' }, 'consequence'],
+      ['severity', { consequence: 2, hazard: 'explosion', area_level: 'Gd' }, 'area_level'],
+    ])('%s names the field of %j', (name, input, wanted) => expect(field(name, input)).toBe(wanted));
+
+    it('answers what is no JSON, no door, and too much', () => {
+      expect(openDoorText('fit', '{')).toMatchObject({ error: { code: 'invalid-json' } });
+      expect(openDoorText('toString', '{}')).toMatchObject({ error: { code: 'unknown-door' } });
+      expect(openDoorText('fit', ' '.repeat(1_000_001))).toMatchObject({ error: { code: 'too-large' } });
+      expect(openDoorLine('nonsense')).toMatchObject({ error: { code: 'invalid-json' } });
+      expect(openDoorLine('{"input": {}}')).toMatchObject({ error: { code: 'invalid-input', field: 'door' } });
+    });
+  });
+
+  describe('properties', () => {
+    const length = fc.double({ min: 1, max: 200, noNaN: true });
+
+    it('another reading never narrows [min, max]', () => {
+      fc.assert(
+        fc.property(fc.array(length, { minLength: 1, maxLength: 8 }), length, (readings, more) => {
+          const before = output('diameter', { ...DIAMETER, readings_mm: readings });
+          const after = output('diameter', { ...DIAMETER, readings_mm: [...readings, more] });
+          expect(after.min_mm).toBeLessThanOrEqual(before.min_mm);
+          expect(after.max_mm).toBeGreaterThanOrEqual(before.max_mm);
+        }),
+      );
+    });
+
+    it('a guarded fit never gets better when the uncertainty grows', () => {
+      const rank = { inside: 0, marginal: 1, below: 2, above: 2 } as const;
+      fc.assert(
+        fc.property(length, length, fc.double({ min: 0, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (at, width, u, more) => {
+          const input = { ...FIT, range_mm: [50, 50 + width], min_mm: at, max_mm: at, mean_mm: at };
+          const fine = output('fit', { ...input, standard_uncertainty_mm: u });
+          const coarse = output('fit', { ...input, standard_uncertainty_mm: u + more });
+          expect(rank[coarse.verdict]).toBeGreaterThanOrEqual(rank[fine.verdict]);
+        }),
+      );
+    });
+
+    it('the probability falls as the range shrinks', () => {
+      fc.assert(
+        fc.property(length, fc.double({ min: 0.01, max: 20, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (at, width, cut) => {
+          const input = { ...FIT, min_mm: at, max_mm: at, mean_mm: at };
+          const wide = output('fit', { ...input, range_mm: [40, 40 + width + cut] });
+          const narrow = output('fit', { ...input, range_mm: [40, 40 + width] });
+          expect(narrow.probability).toBeLessThanOrEqual(wide.probability + 1e-12);
+        }),
+      );
+    });
+
+    it('no JSON value brings a door down', () => {
+      fc.assert(
+        fc.property(fc.constantFrom(...doorNames()), fc.jsonValue(), (name, value) => {
+          const answer = openDoor(name, value);
+          expect('error' in answer && answer.error.code).toBe('invalid-input');
+        }),
+      );
+    });
+  });
+});

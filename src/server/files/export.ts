@@ -1,0 +1,72 @@
+import type { Tables } from '../../core/record/types';
+import type { App } from '../app';
+import { toCsv } from './csv';
+import { findingRecord, judgeSite } from './judge-site';
+import { exportSite } from './site-file';
+
+/** What can be taken out of a site. */
+export const EXPORTS = ['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'site.json'] as const;
+export type ExportName = (typeof EXPORTS)[number];
+
+const FINDING_COLUMNS = [
+  'site', 'area', 'enclosure', 'label', 'check', 'title', 'grade', 'verdict', 'statement', 'margin_mm',
+  'settle', 'basis', 'entry',
+]; // prettier-ignore
+
+const DEFECT_COLUMNS = [
+  'site', 'area', 'enclosure', 'label', 'check', 'severity', 'severity_reason', 'state', 'due', 'owner',
+  'statement', 'action', 'basis', 'hazard', 'found_at', 'found_by', 'repeats', 'photos', 'defect',
+]; // prettier-ignore
+
+/** One export of a site as text with its content type. */
+export function exportOf(app: App, site: Tables['site'], name: ExportName): { type: string; text: string } {
+  if (name === 'site.json') return asJson(exportSite(app, site));
+  const rows = name.startsWith('findings') ? findingRows(app, site) : defectRows(app, site);
+  if (name.endsWith('.json')) {
+    return asJson({ site: site.name, exported_at: app.clock().toISOString(), journal: app.store.journal.head(), rows });
+  }
+  const columns = name.startsWith('findings') ? FINDING_COLUMNS : DEFECT_COLUMNS;
+  return { type: 'text/csv; charset=utf-8', text: toCsv(columns, rows) };
+}
+
+const asJson = (value: unknown) => ({
+  type: 'application/json; charset=utf-8',
+  text: `${JSON.stringify(value, null, 2)}\n`,
+});
+
+function findingRows(app: App, site: Tables['site']): Record<string, unknown>[] {
+  return judgeSite(app.store.records, site.id, app.clock().toISOString()).flatMap((judged) =>
+    judged.findings.map((finding) => findingRecord(judged, finding)),
+  );
+}
+
+function defectRows(app: App, site: Tables['site']): Record<string, unknown>[] {
+  const { records } = app.store;
+  const defects = records.by('defect', 'site', site.id).sort((a, b) => (a.due < b.due ? -1 : 1));
+  return defects.map((defect) => {
+    const entry = records.get('entry', defect.entry);
+    const enclosure = entry && records.get('enclosure', entry.enclosure);
+    const area = enclosure && records.get('area', enclosure.area);
+    return {
+      site: site.name,
+      area: area?.name,
+      enclosure: enclosure?.tag,
+      label: entry?.label,
+      check: defect.check ?? 'observation',
+      severity: defect.severity,
+      severity_reason: defect.severityReason,
+      state: defect.state,
+      due: defect.due,
+      owner: defect.owner,
+      statement: defect.statement,
+      action: defect.action,
+      basis: defect.basis,
+      hazard: defect.hazard,
+      found_at: defect.foundAt,
+      found_by: defect.foundBy,
+      repeats: defect.repeats,
+      photos: defect.photos.join(' '),
+      defect: defect.id,
+    };
+  });
+}

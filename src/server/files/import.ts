@@ -1,0 +1,176 @@
+import { ulid } from 'ulid';
+import { InputError } from '../../core/quantity/error';
+import { parseLength } from '../../core/quantity/length';
+import type { DossierFields, ImportItem } from '../../core/record/commands';
+import { canonicalHash } from '../../core/record/seal';
+import type { ArmourType, CableShape, Id, Tables } from '../../core/record/types';
+import type { App } from '../app';
+import { checkRecord } from '../commands/parse';
+import { fromCsv } from './csv';
+import { schemaFaults, type FileFault } from './schema';
+
+/** What a file would change, before anything is changed. */
+export interface ImportPreview {
+  rows: { row: number; what: string; action: 'add' | 'change' | 'same'; fields: string[] }[];
+  faults: FileFault[];
+  /** What the import command carries; empty when there is a fault. */
+  items: ImportItem[];
+}
+
+export const IMPORT_KINDS = ['cables', 'certificate'] as const;
+export type ImportKind = (typeof IMPORT_KINDS)[number];
+
+/** Columns of a cable schedule; those with a star may be left out. */
+export const CABLE_COLUMNS = [
+  'tag', 'from', 'to', 'length_m', 'cores', 'core_area_mm2', 'core_diameter', 'shape', 'cold_flow', 'inner',
+  'armour', 'armour_size', 'armour_material', 'armour_area_mm2', 'sheath', 'outer', 'tolerance', 'max_c',
+] as const; // prettier-ignore
+const OPTIONAL = new Set(['from', 'to', 'shape', 'cold_flow', 'armour_material', 'armour_area_mm2', 'tolerance']);
+
+/** Most rows of a schedule that one import takes. */
+const MOST_ROWS = 5000;
+
+/** What a file would add and change on a site. Nothing is written. */
+export function previewImport(app: App, site: Tables['site'], kind: ImportKind, text: string): ImportPreview {
+  return kind === 'cables' ? previewCables(app, site, text) : previewCertificate(app, site, text);
+}
+
+function previewCables(app: App, site: Tables['site'], text: string): ImportPreview {
+  const { columns, rows, faults: formFaults } = fromCsv(text);
+  const faults: FileFault[] = headingFaults(columns);
+  if (faults.length > 0) return { rows: [], faults, items: [] };
+  if (rows.length === 0) return refuse('(file)', 'holds no rows under its heading; add a row per cable.');
+  if (rows.length > MOST_ROWS) return refuse('(file)', `holds more than ${MOST_ROWS} rows; split it.`);
+  for (const { row, message } of formFaults) faults.push({ row, field: '(row)', message });
+
+  const byTag = new Map(app.store.records.by('cable', 'site', site.id).map((cable) => [cable.tag, cable]));
+  const seen = new Map<string, number>();
+  const preview: ImportPreview = { rows: [], faults, items: [] };
+  rows.forEach((cells, i) => {
+    const row = i + 1;
+    const twin = seen.get(cells.tag ?? '');
+    if (cells.tag && twin !== undefined) {
+      faults.push({ row, field: 'tag', message: `${cells.tag} stands in row ${twin} already; keep one of them.` });
+      return;
+    }
+    seen.set(cells.tag ?? '', row);
+    const before = byTag.get(cells.tag ?? '') ?? null;
+    const read = readCable(cells, before?.id ?? ulid(), row);
+    if ('faults' in read) faults.push(...read.faults);
+    else addItem(preview, row, read.cable.tag, { table: 'cable', record: read.cable }, before);
+  });
+  if (faults.length > 0) preview.items = [];
+  return preview;
+}
+
+function headingFaults(columns: readonly string[]): FileFault[] {
+  const missing = CABLE_COLUMNS.filter((column) => !OPTIONAL.has(column) && !columns.includes(column));
+  const unknown = columns.filter((column) => !(CABLE_COLUMNS as readonly string[]).includes(column));
+  const faults: FileFault[] = [];
+  for (const field of missing) faults.push({ row: null, field, message: 'is missing from the heading; add the column.' });
+  for (const field of unknown) {
+    faults.push({ row: null, field: field || '(empty)', message: `is no column of a cable schedule; they are: ${CABLE_COLUMNS.join(', ')}.` });
+  }
+  return faults;
+}
+
+function readCable(
+  cells: Record<string, string>,
+  id: Id,
+  row: number,
+): { cable: DossierFields['cable'] } | { faults: FileFault[] } {
+  const faults: FileFault[] = [];
+  const fault = (field: string, message: string) => {
+    faults.push({ row, field, message });
+    return NaN;
+  };
+  const length = (field: string): number => {
+    const read = parseLength(cells[field] ?? '');
+    if ('mm' in read) return read.mm;
+    return fault(field, `"${cells[field] ?? ''}" is no length; write it like 23.9 or 15/16 in.`);
+  };
+  const number = (field: string): number => {
+    const value = (cells[field] ?? '').replace(',', '.');
+    return /^-?\d+(\.\d+)?$/.test(value) ? Number(value) : fault(field, `"${cells[field] ?? ''}" is no number.`);
+  };
+  const armourType = (cells.armour ?? '').toLowerCase();
+  if (!['wire', 'braid', 'tape', 'none'].includes(armourType)) {
+    fault('armour', `"${cells.armour ?? ''}" must be wire, braid, tape or none.`);
+  }
+  const armoured = armourType !== 'none';
+  const cable: DossierFields['cable'] = {
+    id,
+    tag: cells.tag ?? '',
+    from: cells.from ?? '',
+    to: cells.to ?? '',
+    lengthM: number('length_m'),
+    cores: [
+      { count: number('cores'), areaMm2: number('core_area_mm2'), diameterMm: length('core_diameter') },
+    ],
+    shape: ((cells.shape || 'round').toLowerCase() as CableShape),
+    coldFlow: /^(yes|true|1)$/i.test(cells.cold_flow ?? ''),
+    innerMm: length('inner'),
+    armour: armoured
+      ? {
+          type: armourType as ArmourType,
+          sizeMm: length('armour_size'),
+          material: (cells.armour_material || 'steel') as 'steel',
+          areaMm2: cells.armour_area_mm2 ? number('armour_area_mm2') : null,
+        }
+      : null,
+    // A schedule that says "none" is a claim on paper; somebody still has to look and confirm it.
+    unarmoured: null,
+    sheathMm: length('sheath'),
+    outerMm: length('outer'),
+    toleranceMm: cells.tolerance ? length('tolerance') : 0.5,
+    maxC: number('max_c'),
+  };
+  if (faults.length > 0) return { faults };
+  try {
+    checkRecord('cable', cable, '');
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { faults: [{ row, field: error.field, message: error.message }] };
+  }
+  return { cable };
+}
+
+function previewCertificate(app: App, site: Tables['site'], text: string): ImportPreview {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return refuse('(file)', 'is not JSON; choose a certificate file in the published format.');
+  }
+  const faults = schemaFaults('certificate', value);
+  if (faults.length > 0) return { rows: [], faults, items: [] };
+  const { certificate } = value as { certificate: Omit<DossierFields['certificate'], 'id'> };
+  const before =
+    app.store.records.by('certificate', 'site', site.id).find(({ number }) => number === certificate.number) ?? null;
+  const record = { id: before?.id ?? ulid(), ...certificate };
+  try {
+    checkRecord('certificate', record, 'certificate.');
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return refuse(error.field, error.message);
+  }
+  const preview: ImportPreview = { rows: [], faults: [], items: [] };
+  addItem(preview, 1, certificate.number, { table: 'certificate', record }, before);
+  return preview;
+}
+
+function addItem(preview: ImportPreview, row: number, what: string, item: ImportItem, before: object | null): void {
+  const was = before as Record<string, unknown> | null;
+  const fields = Object.entries(item.record)
+    .filter(([field, value]) => field !== 'id' && was !== null && canonicalHash(value) !== canonicalHash(was[field] ?? null))
+    .map(([field]) => field);
+  const action = was === null ? 'add' : fields.length > 0 ? 'change' : 'same';
+  preview.rows.push({ row, what, action, fields: was === null ? [] : fields });
+  if (action !== 'same') preview.items.push(item);
+}
+
+const refuse = (field: string, message: string): ImportPreview => ({
+  rows: [],
+  faults: [{ row: null, field, message }],
+  items: [],
+});

@@ -1,0 +1,84 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { open, readFile, rename, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import type { Id, Photo } from '../../core/record/types';
+import type { App } from '../app';
+import { HttpError } from '../http/error';
+
+/** Largest photo that is taken, in bytes. */
+export const PHOTO_BYTES = 12_000_000;
+/** Longest side that is kept, px. */
+const LONGEST_PX = 3000;
+
+const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
+
+/**
+ * Stores a photo as a file, without its metadata (location, camera, time). The id is made on the device; the
+ * same bytes again are the same photo.
+ *
+ * @throws HttpError 415 when the bytes are no JPEG or PNG, 409 when the id holds another photo
+ */
+export async function storePhoto(app: App, id: Id, sent: Uint8Array): Promise<Photo> {
+  if (!/^[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/.test(id)) {
+    throw new HttpError(422, 'invalid', 'The photo’s id must be letters, digits, - and _ (at most 64).', 'id');
+  }
+  const sentHash = sha256(sent);
+  const known = app.store.photos.find(id);
+  if (known) {
+    if (known.sent !== sentHash) throw new HttpError(409, 'exists', 'Another photo has this id. Make a new id.', 'id');
+    return known;
+  }
+  const { bytes, ...facts } = await cleaned(sent);
+  await writeWhole(fileOf(app, { id, type: facts.type }), bytes);
+  const photo: Photo = { id, ...facts, bytes: bytes.length, sha256: sha256(bytes) };
+  app.store.photos.add(photo, sentHash);
+  return photo;
+}
+
+/** The stored bytes of a photo; null when there is none of this id. */
+export async function readPhoto(app: App, id: Id): Promise<{ photo: Photo; bytes: Uint8Array } | null> {
+  const photo = app.store.photos.find(id);
+  return photo && { photo, bytes: await readFile(fileOf(app, photo)) };
+}
+
+const fileOf = (app: App, { id, type }: Pick<Photo, 'id' | 'type'>): string =>
+  join(app.photos, `${id}.${type === 'image/png' ? 'png' : 'jpg'}`);
+
+async function cleaned(sent: Uint8Array) {
+  const refuse = () =>
+    new HttpError(415, 'not-an-image', 'This file is no JPEG or PNG picture. Choose another file.', 'photo');
+  try {
+    const picture = sharp(sent, { limitInputPixels: 80_000_000, failOn: 'error' });
+    const { format } = await picture.metadata();
+    if (format !== 'jpeg' && format !== 'png') throw refuse();
+    // The camera's orientation is turned into pixels before it goes with the rest of the metadata.
+    const upright = picture
+      .rotate()
+      .resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside', withoutEnlargement: true });
+    const encoded = format === 'png' ? upright.png() : upright.jpeg({ quality: 88 });
+    const { data, info } = await encoded.toBuffer({ resolveWithObject: true });
+    const type: Photo['type'] = format === 'png' ? 'image/png' : 'image/jpeg';
+    return { type, width: info.width, height: info.height, bytes: data };
+  } catch (error) {
+    throw error instanceof HttpError ? error : refuse();
+  }
+}
+
+/** Writes a file so that it is either whole or not there. */
+async function writeWhole(file: string, bytes: Uint8Array): Promise<void> {
+  const part = `${file}.${randomBytes(6).toString('hex')}.part`;
+  try {
+    const handle = await open(part, 'wx');
+    try {
+      await handle.writeFile(bytes);
+      await handle.sync();
+    } finally {
+      await handle.close();
+    }
+    await rename(part, file);
+  } catch (error) {
+    await rm(part, { force: true });
+    throw error;
+  }
+}

@@ -1,0 +1,87 @@
+import { MemorySlice, type RecordChange } from '../../core/record/slice';
+import type { Id, TableName, Tables } from '../../core/record/types';
+import type { App } from '../app';
+import { schemaFaults, type FileFault } from './schema';
+
+/** The open format of one site, `docs/schemas/site.schema.json`. */
+export const SITE_FORMAT = 'yendral-site-1';
+
+const LISTS = [
+  'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reading', 'look',
+  'inspection', 'defect',
+] as const satisfies readonly TableName[]; // prettier-ignore
+
+/** A site with everything recorded of it. */
+export type SiteFile = {
+  format: typeof SITE_FORMAT;
+  exportedAt: string;
+  /** Where the journal stood; a file made elsewhere has none. */
+  journal: { seq: number; hash: string } | null;
+  site: Tables['site'];
+} & { [T in (typeof LISTS)[number]]: Tables[T][] };
+
+/** Writes a site as its open format. */
+export function exportSite(app: App, site: Tables['site']): SiteFile {
+  const lists = Object.fromEntries(
+    LISTS.map((table) => [table, app.store.records.by(table, 'site', site.id).map(bare)]),
+  ) as unknown as { [T in (typeof LISTS)[number]]: Tables[T][] };
+  return {
+    format: SITE_FORMAT,
+    exportedAt: app.clock().toISOString(),
+    journal: app.store.journal.head(),
+    site: bare(site),
+    ...lists,
+  };
+}
+
+/** A record without what the reducer keeps for itself. */
+function bare<R extends Tables[TableName]>({ rev: _rev, stamps: _stamps, ...record }: R): R {
+  return record as R;
+}
+
+/** Reads a site file into memory; every fault is named, and nothing is read when there is one. */
+export function readSiteFile(text: string): { slice: MemorySlice; file: SiteFile } | { faults: FileFault[] } {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return { faults: [{ row: null, field: '(file)', message: 'is not JSON.' }] };
+  }
+  const faults = schemaFaults('site', value);
+  if (faults.length > 0) return { faults };
+  const file = value as SiteFile;
+  const strays = strayReferences(file);
+  if (strays.length > 0) return { faults: strays };
+  const slice = new MemorySlice();
+  const changes: RecordChange[] = [{ table: 'site', id: file.site.id, after: file.site }];
+  for (const table of LISTS) for (const record of file[table]) changes.push({ table, id: record.id, after: record });
+  slice.write(changes);
+  return { slice, file };
+}
+
+const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)[number]][] = [
+  ['enclosure', 'area', 'area'],
+  ['entry', 'enclosure', 'enclosure'],
+  ['entry', 'certificate', 'certificate'],
+  ['entry', 'cable', 'cable'],
+  ['reading', 'entry', 'entry'],
+  ['reading', 'round', 'round'],
+  ['reading', 'instrument', 'instrument'],
+  ['look', 'entry', 'entry'],
+  ['look', 'round', 'round'],
+  ['defect', 'entry', 'entry'],
+];
+
+function strayReferences(file: SiteFile): FileFault[] {
+  const known = new Map<string, Set<Id>>(LISTS.map((table) => [table, new Set(file[table].map(({ id }) => id))]));
+  const faults: FileFault[] = [];
+  for (const [from, field, to] of POINTERS) {
+    file[from].forEach((record, i) => {
+      const id = (record as unknown as Record<string, Id | null>)[field];
+      if (id !== null && id !== undefined && !known.get(to)!.has(id)) {
+        faults.push({ row: null, field: `${from}.${i}.${field}`, message: `names ${to} ${id}, which is not in the file.` });
+      }
+    });
+  }
+  return faults.slice(0, 20);
+}

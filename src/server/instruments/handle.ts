@@ -1,0 +1,31 @@
+import type { CaliperInput } from '../../core/instrument/caliper';
+import type { Id } from '../../core/record/types';
+import type { App } from '../app';
+import { HttpError } from '../http/error';
+import { check } from '../validation/check';
+import { Nested, Nullable, Num, OneOf } from '../validation/decorators';
+
+class WorkpieceShape {
+  @Num({ above: 0, max: 1000 }) minorMm!: number;
+  @Num({ above: 0, max: 1000 }) majorMm!: number;
+}
+
+class InputShape {
+  @OneOf(['open', 'close']) jaws!: 'open' | 'close';
+  @Num({ min: 0, max: 360 }) angleDeg!: number;
+  @Nullable() @Nested(() => WorkpieceShape) workpiece!: WorkpieceShape | null;
+}
+
+/**
+ * The user's hand on a simulated instrument.
+ *
+ * @throws HttpError 404 for an unknown instrument, 409 for one that is not simulated
+ */
+export function handleInstrument(app: App, id: Id, input: unknown): void {
+  const instrument = app.store.records.get('instrument', id);
+  if (!instrument) throw new HttpError(404, 'unknown-id', 'There is no instrument with this id.');
+  if (!instrument.simulated || instrument.kind !== 'caliper') {
+    throw new HttpError(409, 'not-simulated', `${instrument.tag} does not send by itself; type its readings.`);
+  }
+  app.instruments.handle(instrument, check(InputShape, input, { partial: true }) as CaliperInput);
+}

@@ -1,0 +1,60 @@
+import {
+  readCaliper,
+  restingCaliper,
+  stepCaliper,
+  type CaliperInput,
+  type CaliperState,
+} from '../../core/instrument/caliper';
+import type { Id, Instrument } from '../../core/record/types';
+import type { Clock } from '../clock';
+import type { EventHub } from '../events';
+
+/** Samples per second that a simulated instrument sends. */
+const SAMPLES_PER_SECOND = 8;
+/** A caliper that nobody touches goes to sleep after this time. */
+const SLEEP_MS = 120_000;
+
+interface Running {
+  instrument: Instrument;
+  state: CaliperState;
+  touchedMs: number;
+}
+
+/** Drives the simulated instruments and sends what they say to every page. */
+export class InstrumentHost {
+  readonly #running = new Map<Id, Running>();
+  #timer: NodeJS.Timeout | null = null;
+
+  constructor(
+    private readonly events: EventHub,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The user's hand on an instrument; wakes it up. */
+  handle(instrument: Instrument, input: CaliperInput): void {
+    const seed = [...instrument.id].reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7) % 2 ** 31;
+    const before = this.#running.get(instrument.id)?.state ?? restingCaliper(instrument, seed);
+    const state = stepCaliper(before, input, instrument.span);
+    this.#running.set(instrument.id, { instrument, state, touchedMs: Date.now() });
+    this.#timer ??= setInterval(() => this.#tick(), 1000 / SAMPLES_PER_SECOND);
+    this.#timer.unref();
+  }
+
+  #tick(): void {
+    const at = this.clock().toISOString();
+    for (const [id, running] of this.#running) {
+      if (Date.now() - running.touchedMs > SLEEP_MS) {
+        this.#running.delete(id);
+        continue;
+      }
+      running.state = stepCaliper(running.state, {}, running.instrument.span);
+      this.events.send('instrument', readCaliper(running.state, running.instrument, at));
+    }
+    if (this.#running.size === 0) this.stop();
+  }
+
+  stop(): void {
+    if (this.#timer) clearInterval(this.#timer);
+    this.#timer = null;
+  }
+}

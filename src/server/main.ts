@@ -1,0 +1,54 @@
+import { readFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import { openApp, type App } from './app';
+import { clockFrom } from './clock';
+import { createHttpServer, listen, stop, type PageHandler } from './http/server';
+
+/** Folder of the build. */
+const DIST = dirname(dirname(fileURLToPath(import.meta.url)));
+
+/** Where data are kept unless `YENDRAL_DATA` says otherwise. */
+export const dataFolder = (): string => resolve(process.env.YENDRAL_DATA ?? 'data');
+
+/** Opens the data folder as the environment says. */
+export const appFromEnvironment = (): App =>
+  openApp(dataFolder(), join(DIST, 'migrations'), clockFrom(process.env.YENDRAL_NOW), Boolean(process.env.YENDRAL_NOW));
+
+/** Starts the server on an open app, prints its address, and stops it on SIGTERM or SIGINT. */
+export async function serve(app: App): Promise<void> {
+  const port = readPort(process.env.PORT);
+  const host = process.env.HOST ?? '127.0.0.1';
+  const { handler } = (await import(pathToFileURL(join(DIST, 'server', 'entry.mjs')).href)) as {
+    handler: PageHandler;
+  };
+  const csp = readFileSync(join(DIST, 'csp.txt'), 'utf8').trim();
+  const server = createHttpServer(app, handler, join(DIST, 'client'), csp);
+  const bound = await listen(server, port, host);
+  console.log(`Yendral is ready: http://${host === '0.0.0.0' ? 'localhost' : host}:${bound}/`);
+  let stopping = false;
+  const end = (signal: string) => {
+    if (stopping) return;
+    stopping = true;
+    console.log(`${signal}: ending streams and closing the database.`);
+    void stop(server, app).then(() => process.exit(0));
+  };
+  process.on('SIGTERM', () => end('SIGTERM'));
+  process.on('SIGINT', () => end('SIGINT'));
+}
+
+function readPort(text: string | undefined): number {
+  const port = Number(text ?? 4321);
+  if (Number.isInteger(port) && port >= 0 && port <= 65535) return port;
+  throw new Error(`PORT="${text}" is no port. Choose a number from 1 to 65535.`);
+}
+
+/** Runs a program's main part; a failure becomes one clear line and exit code 1. */
+export async function run(main: () => Promise<void>): Promise<void> {
+  try {
+    await main();
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : String(error));
+    process.exit(1);
+  }
+}

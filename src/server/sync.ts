@@ -1,0 +1,46 @@
+import type { AnyCommand } from '../core/record/commands';
+import type { Id, TableName, Tables } from '../core/record/types';
+import { TABLES } from '../store/records';
+import type { App } from './app';
+
+/** Changes that a page gets with its snapshot, so that it can undo them. */
+const RECENT_CHANGES = 200;
+
+/** A site's records as they stand at a line of the journal. */
+export interface Snapshot {
+  seq: number;
+  records: { [T in TableName]: Tables[T][] };
+}
+
+/** A command of the journal, as a page applies it to its copy. */
+export interface JournalEntry {
+  seq: number;
+  person: string;
+  command: AnyCommand;
+}
+
+/** Everything a page keeps of a site. */
+export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {
+  return store.db.transaction(() => {
+    const records = Object.fromEntries(
+      TABLES.map((table) => {
+        if (table === 'site') return [table, [site]];
+        if (table === 'change') return [table, store.records.recentChanges(site.id, RECENT_CHANGES)];
+        return [table, store.records.by(table, 'site', site.id)];
+      }),
+    ) as unknown as Snapshot['records'];
+    return { seq: store.journal.head().seq, records };
+  })();
+}
+
+/** Commands of a site after a line of the journal, in order, and the line where the journal stands. */
+export function commandsAfter({ store }: App, site: Id, after: number): { seq: number; commands: JournalEntry[] } {
+  const rows = store.db
+    .transaction(() => ({ lines: store.journal.after(site, after), head: store.journal.head() }))();
+  const commands = rows.lines.map(({ seq, person, command }) => ({
+    seq,
+    person,
+    command: JSON.parse(command) as AnyCommand,
+  }));
+  return { seq: rows.head.seq, commands };
+}

@@ -1,0 +1,187 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { registerDecorator, ValidateIf, ValidateNested, type ValidationArguments } from 'class-validator';
+
+/** Bounds of a number; each is stated in the message when it is broken. */
+export interface NumberBounds {
+  min?: number;
+  max?: number;
+  /** Strict lower bound. */
+  above?: number;
+  /** Strict upper bound. */
+  under?: number;
+  whole?: boolean;
+}
+
+/** Says what is wrong with a value, or null. A leading `.2|` names the place in a list. */
+type Fault = (value: unknown) => string | null;
+
+function rule(name: string, fault: Fault): PropertyDecorator {
+  return (target, property) =>
+    registerDecorator({
+      name,
+      target: target.constructor,
+      propertyName: property as string,
+      validator: {
+        validate: (value: unknown) => fault(value) === null,
+        defaultMessage: (args?: ValidationArguments) => fault(args?.value) ?? '',
+      },
+    });
+}
+
+const missing = (value: unknown): string | null =>
+  value === undefined ? 'is required' : value === null ? 'may not be null' : null;
+
+/** Why a value is no number within its bounds; null when it is one. */
+export function numberFault(value: unknown, bounds: NumberBounds): string | null {
+  const gone = missing(value);
+  if (gone) return gone;
+  if (typeof value !== 'number' || !Number.isFinite(value)) return 'must be a number';
+  const { min, max, above, under, whole } = bounds;
+  if (whole && !Number.isInteger(value)) return 'must be a whole number';
+  if (above !== undefined && value <= above) return `must be above ${above}`;
+  if (min !== undefined && value < min) return `must be at least ${min}`;
+  if (under !== undefined && value >= under) return `must be below ${under}`;
+  if (max !== undefined && value > max) return `must be at most ${max}`;
+  return null;
+}
+
+/** A finite number within bounds. */
+export const Num = (bounds: NumberBounds = {}) => rule('num', (value) => numberFault(value, bounds));
+
+/** A list of numbers, of a fixed or a least length; the first bad one is named by its place. */
+export const NumList = (bounds: NumberBounds, { length, atLeast = 1 }: { length?: number; atLeast?: number } = {}) =>
+  rule('numList', (value) => {
+    const wrong = listFault(value, length, atLeast);
+    if (wrong) return wrong;
+    return firstFault(value as unknown[], (item) => numberFault(item, bounds));
+  });
+
+/** A text that is not blank, trimmed, of at most some characters. */
+export const Text = (most = 200, { blank = false }: { blank?: boolean } = {}) =>
+  rule('text', (value) => textFault(value, most, blank));
+
+/** A list of texts. */
+export const TextList = (most = 200, { atLeast = 0 }: { atLeast?: number } = {}) =>
+  rule('textList', (value) => {
+    const wrong = listFault(value, undefined, atLeast);
+    return wrong ?? firstFault(value as unknown[], (item) => textFault(item, most, false));
+  });
+
+/** One of a list of words. */
+export const OneOf = (words: readonly (string | number)[]) => rule('oneOf', (value) => wordFault(value, words));
+
+/** A list of words out of a list. */
+export const SomeOf = (words: readonly string[], { atLeast = 0 }: { atLeast?: number } = {}) =>
+  rule('someOf', (value) => {
+    const wrong = listFault(value, undefined, atLeast);
+    return wrong ?? firstFault(value as unknown[], (item) => wordFault(item, words));
+  });
+
+/** True or false. */
+export const Flag = () =>
+  rule('flag', (value) => missing(value) ?? (typeof value === 'boolean' ? null : 'must be true or false'));
+
+/** A range [lower, upper] with lower ≤ upper. */
+export const RangeOf = (bounds: NumberBounds) =>
+  rule('range', (value) => {
+    const wrong = listFault(value, 2, 2) ?? firstFault(value as unknown[], (item) => numberFault(item, bounds));
+    if (wrong) return wrong;
+    const [low, high] = value as [number, number];
+    return low <= high ? null : 'must have its lower limit first';
+  });
+
+/** A calendar day or a time, ISO 8601. */
+export const Time = () =>
+  rule('time', (value) => {
+    const gone = missing(value);
+    if (gone) return gone;
+    const ok =
+      typeof value === 'string' &&
+      /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d{1,3})?)?(Z|[+-]\d{2}:\d{2}))?$/.test(value) &&
+      !Number.isNaN(Date.parse(value));
+    return ok ? null : 'must be a date like 2026-03-04 or a time like 2026-03-04T10:15:00Z';
+  });
+
+/** A time zone by its IANA name, e.g. Europe/London. */
+export const TimeZone = () =>
+  rule('timeZone', (value) => {
+    const wrong = textFault(value, 60, false);
+    if (wrong) return wrong;
+    try {
+      new Intl.DateTimeFormat('en-GB', { timeZone: value as string });
+      return null;
+    } catch {
+      return 'must be a time zone like Europe/London';
+    }
+  });
+
+/** Null is allowed; everything else is checked by the other decorators. */
+export const Nullable = (): PropertyDecorator => (target, property) =>
+  ValidateIf((object: Record<string, unknown>) => object[property as string] !== null)(target, property as string);
+
+/** An object of a class: neither null, nor a list in its place. */
+export const Nested = (shape: () => new () => object): PropertyDecorator => (target, property) => {
+  rule('nested', (value) => missing(value) ?? recordFault(value))(target, property);
+  ValidateNested()(target, property as string);
+  Type(shape)(target, property as string);
+};
+
+/** A list of objects of a class. */
+export const NestedList =
+  (shape: () => new () => object, { atLeast = 0 }: { atLeast?: number } = {}): PropertyDecorator =>
+  (target, property) => {
+    rule('nestedList', (value) => listFault(value, undefined, atLeast) ?? firstFault(value as unknown[], recordFault))(
+      target,
+      property,
+    );
+    ValidateNested({ each: true })(target, property as string);
+    Type(shape)(target, property as string);
+  };
+
+/** An id: letters, digits and -_.: up to 64. */
+export const IdText = () => rule('id', idFault);
+
+/** A list of ids. */
+export const IdList = () =>
+  rule('idList', (value) => listFault(value, undefined, 0) ?? firstFault(value as unknown[], idFault));
+
+function idFault(value: unknown): string | null {
+  const gone = missing(value);
+  if (gone) return gone;
+  const ok = typeof value === 'string' && /^[A-Za-z0-9][A-Za-z0-9_.:-]{0,63}$/.test(value);
+  return ok ? null : 'must be an id of letters, digits and -_.: (at most 64)';
+}
+
+function listFault(value: unknown, length: number | undefined, atLeast: number): string | null {
+  const gone = missing(value);
+  if (gone) return gone;
+  if (!Array.isArray(value)) return 'must be a list';
+  if (length !== undefined && value.length !== length) return `must hold ${length} values`;
+  return value.length < atLeast ? `must hold at least ${atLeast}` : null;
+}
+
+function firstFault(list: readonly unknown[], fault: Fault): string | null {
+  for (let i = 0; i < list.length; i++) {
+    const wrong = fault(list[i]);
+    if (wrong) return `.${i}|${wrong}`;
+  }
+  return null;
+}
+
+function textFault(value: unknown, most: number, blank: boolean): string | null {
+  const gone = missing(value);
+  if (gone) return gone;
+  if (typeof value !== 'string') return 'must be a text';
+  if (!blank && value.trim() === '') return 'must not be empty';
+  return value.length > most ? `must have at most ${most} characters` : null;
+}
+
+function wordFault(value: unknown, words: readonly (string | number)[]): string | null {
+  const gone = missing(value);
+  if (gone) return gone;
+  return words.includes(value as string) ? null : `must be one of: ${words.join(', ')}`;
+}
+
+const recordFault = (value: unknown): string | null =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? null : 'must be an object';
