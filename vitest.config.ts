@@ -6,7 +6,12 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['src/**/*.test.{ts,tsx}', 'demo/**/*.test.ts', 'tests/server/**/*.test.ts', 'tests/house/**/*.test.ts'],
+          include: [
+            'src/**/*.test.{ts,tsx}',
+            'demo/**/*.test.ts',
+            'tests/server/**/*.test.ts',
+            'tests/house/**/*.test.ts',
+          ],
           testTimeout: 30_000,
         },
       },

@@ -22,24 +22,35 @@ beforeAll(() => {
 afterAll(() => closeApp(app));
 
 describe('the demo', () => {
-  it.each(SITES.map((spec) => [spec.site.name, spec] as const))('%s: exactly the planted faults are found', (_name, spec) => {
-    const planted = spec.entries.flatMap((e) => (e.planted ?? []).map((check) => `${entryId(spec, e)} ${check}`));
-    const found = judgeSite(app.store.records, spec.site.id, '2026-03-04T10:00:00Z').flatMap(({ entry, findings }) =>
-      findings.filter(({ outcome }) => outcome === 'fails').map(({ check }) => `${entry.id} ${check}`),
-    );
-    expect(found.sort()).toEqual(planted.sort());
-  });
+  it.each(SITES.map((spec) => [spec.site.name, spec] as const))(
+    '%s: exactly the planted faults are found',
+    (_name, spec) => {
+      const planted = spec.entries.flatMap((e) =>
+        (e.planted ?? []).map((check) => `${entryId(spec, e)} ${check}`),
+      );
+      const found = judgeSite(app.store.records, spec.site.id, '2026-03-04T10:00:00Z').flatMap(
+        ({ entry, findings }) =>
+          findings.filter(({ outcome }) => outcome === 'fails').map(({ check }) => `${entry.id} ${check}`),
+      );
+      expect(found.sort()).toEqual(planted.sort());
+    },
+  );
 
   it('plants several faults for every rule', () => {
     const planted = SITES.flatMap(({ entries }) => entries.flatMap((e) => e.planted ?? []));
-    for (const { id } of RULES) expect(planted.filter((check) => check === id).length, id).toBeGreaterThanOrEqual(2);
+    for (const { id } of RULES)
+      expect(planted.filter((check) => check === id).length, id).toBeGreaterThanOrEqual(2);
   });
 
   it('holds sound entries of both kinds, close calls and unread ones', () => {
     const judged = judgeSite(app.store.records, 'marrowick', '');
     const states = new Set(judged.map(({ entry, status }) => `${entry.kind} ${status.state}`));
     expect([...states]).toEqual(
-      expect.arrayContaining(['gland-double-seal sound', 'gland-reversible-ring sound', 'gland-double-seal incomplete']),
+      expect.arrayContaining([
+        'gland-double-seal sound',
+        'gland-reversible-ring sound',
+        'gland-double-seal incomplete',
+      ]),
     );
     const closeCall = judged.find(({ entry }) => entry.id === 'mb-jb-204-c')!;
     expect(closeCall.status.counts).toMatchObject({ fails: 1, marginal: 1 });

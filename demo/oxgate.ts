@@ -41,8 +41,25 @@ export const OXGATE: SiteSpec = {
     },
   ],
   enclosures: [
-    { tag: 'MF-1', area: 'om-floor', what: 'junction box, turner drive', x: 8, y: 6, concepts: ['tc'], group: 'IIIC' },
-    { tag: 'SH-1', area: 'om-silo', what: 'level probe box', x: 38, y: 7, z: 12, concepts: ['tb'], group: 'IIIC' },
+    {
+      tag: 'MF-1',
+      area: 'om-floor',
+      what: 'junction box, turner drive',
+      x: 8,
+      y: 6,
+      concepts: ['tc'],
+      group: 'IIIC',
+    },
+    {
+      tag: 'SH-1',
+      area: 'om-silo',
+      what: 'level probe box',
+      x: 38,
+      y: 7,
+      z: 12,
+      concepts: ['tb'],
+      group: 'IIIC',
+    },
   ],
   entries: [
     { enclosure: 'MF-1', label: 'A', kind: 'gland-double-seal', size: 'S3', read: 'all' },

@@ -152,7 +152,11 @@ export function entryOf(spec: SiteSpec, entry: EntrySpec, thread: string): Dossi
 }
 
 /** The true values at an entry's places, before the readings scatter round them. */
-export function truthOf(entry: EntrySpec, cable: DossierFields['cable'], wallMm: number): Record<string, number> {
+export function truthOf(
+  entry: EntrySpec,
+  cable: DossierFields['cable'],
+  wallMm: number,
+): Record<string, number> {
   return {
     'outer-sheath': cable.outerMm,
     'inner-sheath': cable.innerMm,

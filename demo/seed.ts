@@ -96,7 +96,12 @@ function addEarlierRound(script: Script, spec: SiteSpec): void {
   const round = `${spec.prefix}-round-13`;
   const started = script.at(-330);
   const entries = chosen.map((entry) => entryId(spec, entry));
-  script.add('round.add', { id: round, name: 'Round 13', grade: 'close', entries, started, closed: null }, started, by);
+  script.add(
+    'round.add',
+    { id: round, name: 'Round 13', grade: 'close', entries, started, closed: null },
+    started,
+    by,
+  );
   const wrong = new Map([
     [damaged, { damage: 'painted' }],
     [loose, { 'bond-tight': 'loose' }],
@@ -109,16 +114,35 @@ function addEarlierRound(script: Script, spec: SiteSpec): void {
   const raise = (entry: EntrySpec, check: string, action: string, days: number) => {
     const at = script.at(days);
     const id = script.id(at);
-    const payload = { id, entry: entryId(spec, entry), round, check, grade: 'close' as const, photos: [], action, observation: null };
+    const payload = {
+      id,
+      entry: entryId(spec, entry),
+      round,
+      check,
+      grade: 'close' as const,
+      photos: [],
+      action,
+      observation: null,
+    };
     script.add('defect.raise', payload, at, by);
     return id;
   };
   const first = raise(damaged, 'E-29', 'Clean the seal face, replace the outer seal.', -329);
   const second = raise(loose, 'E-23a', 'Tighten the tag, serrated washer.', -329);
   raise(overdue, 'E-27', 'Terminate the two spare cores.', -329);
-  script.add('defect.edit', { id: first, set: { owner: 'R. Tarn', state: 'assigned' } }, script.at(-320), 'R. Tarn');
+  script.add(
+    'defect.edit',
+    { id: first, set: { owner: 'R. Tarn', state: 'assigned' } },
+    script.at(-320),
+    'R. Tarn',
+  );
   script.add('defect.edit', { id: first, set: { state: 'done' } }, script.at(-290), 'R. Tarn');
-  script.add('defect.edit', { id: second, set: { owner: 'R. Tarn', state: 'done' } }, script.at(-325), 'R. Tarn');
+  script.add(
+    'defect.edit',
+    { id: second, set: { owner: 'R. Tarn', state: 'done' } },
+    script.at(-325),
+    'R. Tarn',
+  );
   for (const entry of chosen) {
     const at = script.at(-328);
     script.add('inspection.seal', { id: script.id(at), entry: entryId(spec, entry), round }, at, by);
@@ -132,7 +156,12 @@ function addRound(script: Script, spec: SiteSpec): void {
   const round = `${spec.prefix}-round-14`;
   const started = script.at(-2);
   const entries = spec.entries.map((entry) => entryId(spec, entry));
-  script.add('round.add', { id: round, name: 'Round 14', grade: 'detailed', entries, started, closed: null }, started, by);
+  script.add(
+    'round.add',
+    { id: round, name: 'Round 14', grade: 'detailed', entries, started, closed: null },
+    started,
+    by,
+  );
   const found: [EntrySpec, string][] = [];
   spec.entries.forEach((entry, i) => {
     if (entry.read === 'none') return;
@@ -143,7 +172,16 @@ function addRound(script: Script, spec: SiteSpec): void {
   for (const [entry, check] of found) {
     const at = script.at(-1);
     const id = script.id(at);
-    const payload = { id, entry: entryId(spec, entry), round, check, grade: 'detailed' as const, photos: [], action: '', observation: null };
+    const payload = {
+      id,
+      entry: entryId(spec, entry),
+      round,
+      check,
+      grade: 'detailed' as const,
+      photos: [],
+      action: '',
+      observation: null,
+    };
     script.add('defect.raise', payload, at, by);
   }
 }
@@ -164,7 +202,8 @@ function inspect(
     const value = truth[place.id];
     if (value === undefined || (!open && place.grade === 'detailed')) return;
     if (entry.twist?.count?.[place.id] === 0) return;
-    const instrument = entry.twist?.instrument?.[place.id] ?? (place.unit === 'ohm' ? 'ohm-02' : 'caliper-07');
+    const instrument =
+      entry.twist?.instrument?.[place.id] ?? (place.unit === 'ohm' ? 'ohm-02' : 'caliper-07');
     const seed = 31 * spec.entries.findIndex((e) => entryId(spec, e) === id) + 7 * p + round.length;
     for (const reading of readingsAt(entry, place.id, value, seed)) {
       const at = script.at(days);
@@ -205,8 +244,20 @@ function instruments(prefix: string, today: string): DossierFields['instrument']
     simulated: true,
   };
   return [
-    { ...caliper, id: `${prefix}-caliper-07`, tag: 'Caliper 07', calibratedUntil: addDays(today, 99), calibration: 'CAL 2207' },
-    { ...caliper, id: `${prefix}-caliper-03`, tag: 'Caliper 03', calibratedUntil: addDays(today, -40), calibration: 'CAL 2034' },
+    {
+      ...caliper,
+      id: `${prefix}-caliper-07`,
+      tag: 'Caliper 07',
+      calibratedUntil: addDays(today, 99),
+      calibration: 'CAL 2207',
+    },
+    {
+      ...caliper,
+      id: `${prefix}-caliper-03`,
+      tag: 'Caliper 03',
+      calibratedUntil: addDays(today, -40),
+      calibration: 'CAL 2034',
+    },
     {
       id: `${prefix}-tape-11`,
       tag: 'Tape 11',

@@ -4,7 +4,10 @@ import type { ClampFace, GlandSize, Range, Seal } from '../src/core/record/types
 type Certificate = DossierFields['certificate'];
 
 /** Invented sizes S2 … S6: thread, outer, inner, wire, braid ranges (mm), width and body length (mm). */
-const SIZES: Record<string, [thread: string, outer: Range, inner: Range, wire: Range, braid: Range, across: number, body: number]> = {
+const SIZES: Record<
+  string,
+  [thread: string, outer: Range, inner: Range, wire: Range, braid: Range, across: number, body: number]
+> = {
   S2: ['M20x1.5', [12.0, 18.3], [7.6, 13.1], [0.8, 1.25], [0.2, 0.6], 30, 52],
   S3: ['M25x1.5', [16.9, 24.1], [11.2, 18.3], [1.15, 1.65], [0.2, 0.7], 37, 58],
   S4: ['M32x1.5', [22.6, 31.5], [17.0, 25.4], [1.5, 2.1], [0.2, 0.7], 46, 64],
@@ -83,42 +86,94 @@ function certificate(
   };
 }
 
-const SPECIAL = ['The clamp is tightened to face-to-face contact and opened once for a look before it is closed.'];
+const SPECIAL = [
+  'The clamp is tightened to face-to-face contact and opened once for a look before it is closed.',
+];
 
 /** The invented certificates of a site, under ids that begin with its prefix. */
 export function certificates(prefix: string): Certificate[] {
   const id = (name: string) => `${prefix}-cert-${name}`;
   return [
-    certificate(id('double'), 'FRN 24.0117X', 'Fernholt double-seal gland, sizes S2 to S6', 'gland-double-seal', {
-      specialConditions: SPECIAL,
-    }),
-    certificate(id('reversible'), 'FRN 23.0442', 'Fernholt reversible-ring gland, sizes S2 to S6', 'gland-reversible-ring'),
-    certificate(id('withdrawn'), 'FRN 19.0031', 'Fernholt double-seal gland, first pattern', 'gland-double-seal', {
-      state: 'withdrawn',
-      issued: '2019-05-20',
-    }),
-    certificate(id('zone2'), 'FRN 22.0208', 'Fernholt double-seal gland, zone 2 pattern', 'gland-double-seal', {
-      concepts: ['ec', 'tc'],
-      levels: ['Gc', 'Dc'],
-    }),
-    certificate(id('iib'), 'FRN 21.0150', 'Fernholt reversible-ring gland, IIB pattern', 'gland-reversible-ring', {
-      groups: ['IIB', 'IIIB'],
-    }),
-    certificate(id('mild'), 'FRN 22.0391', 'Fernholt double-seal gland, standard seals', 'gland-double-seal', {
-      serviceC: [-20, 60],
-      sealC: 60,
-    }),
-    certificate(id('ip54'), 'FRN 20.0073', 'Fernholt reversible-ring gland, indoor pattern', 'gland-reversible-ring', {
-      ingress: 'IP54',
-    }),
-    certificate(id('eonly'), 'FRN 23.0510', 'Fernholt double-seal gland, increased safety', 'gland-double-seal', {
-      concepts: ['eb', 'tb'],
-    }),
+    certificate(
+      id('double'),
+      'FRN 24.0117X',
+      'Fernholt double-seal gland, sizes S2 to S6',
+      'gland-double-seal',
+      {
+        specialConditions: SPECIAL,
+      },
+    ),
+    certificate(
+      id('reversible'),
+      'FRN 23.0442',
+      'Fernholt reversible-ring gland, sizes S2 to S6',
+      'gland-reversible-ring',
+    ),
+    certificate(
+      id('withdrawn'),
+      'FRN 19.0031',
+      'Fernholt double-seal gland, first pattern',
+      'gland-double-seal',
+      {
+        state: 'withdrawn',
+        issued: '2019-05-20',
+      },
+    ),
+    certificate(
+      id('zone2'),
+      'FRN 22.0208',
+      'Fernholt double-seal gland, zone 2 pattern',
+      'gland-double-seal',
+      {
+        concepts: ['ec', 'tc'],
+        levels: ['Gc', 'Dc'],
+      },
+    ),
+    certificate(
+      id('iib'),
+      'FRN 21.0150',
+      'Fernholt reversible-ring gland, IIB pattern',
+      'gland-reversible-ring',
+      {
+        groups: ['IIB', 'IIIB'],
+      },
+    ),
+    certificate(
+      id('mild'),
+      'FRN 22.0391',
+      'Fernholt double-seal gland, standard seals',
+      'gland-double-seal',
+      {
+        serviceC: [-20, 60],
+        sealC: 60,
+      },
+    ),
+    certificate(
+      id('ip54'),
+      'FRN 20.0073',
+      'Fernholt reversible-ring gland, indoor pattern',
+      'gland-reversible-ring',
+      {
+        ingress: 'IP54',
+      },
+    ),
+    certificate(
+      id('eonly'),
+      'FRN 23.0510',
+      'Fernholt double-seal gland, increased safety',
+      'gland-double-seal',
+      {
+        concepts: ['eb', 'tb'],
+      },
+    ),
   ];
 }
 
 /** Nominal build-up of a cable that suits a size: inner sheath, wire, sheath (mm) and its cores. */
-export const CABLE_FOR: Record<string, { inner: number; wire: number; sheath: number; cores: [count: number, area: number, diameter: number] }> = {
+export const CABLE_FOR: Record<
+  string,
+  { inner: number; wire: number; sheath: number; cores: [count: number, area: number, diameter: number] }
+> = {
   S2: { inner: 10.9, wire: 0.9, sheath: 1.4, cores: [3, 1.5, 2.9] },
   S3: { inner: 15.2, wire: 1.25, sheath: 1.5, cores: [4, 4, 4.1] },
   S4: { inner: 21.3, wire: 1.6, sheath: 1.7, cores: [7, 4, 4.1] },

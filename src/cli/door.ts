@@ -31,7 +31,9 @@ function guarded(open: () => DoorAnswer): DoorAnswer {
     return open();
   } catch (error) {
     console.error(error);
-    return { error: { code: 'fault', field: null, message: 'The calculation failed; please report this input.' } };
+    return {
+      error: { code: 'fault', field: null, message: 'The calculation failed; please report this input.' },
+    };
   }
 }
 

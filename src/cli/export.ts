@@ -10,12 +10,16 @@ void run(async () => {
   }
   const app = appFromEnvironment();
   try {
-    const site = app.store.records.all('site').find(({ id, name: called }) => id === wanted || called === wanted);
-    if (!site) throw new Error(`There is no site "${wanted}". Sites: ${namesOf(app.store.records.all('site'))}.`);
+    const site = app.store.records
+      .all('site')
+      .find(({ id, name: called }) => id === wanted || called === wanted);
+    if (!site)
+      throw new Error(`There is no site "${wanted}". Sites: ${namesOf(app.store.records.all('site'))}.`);
     process.stdout.write(exportOf(app, site, name as ExportName).text);
   } finally {
     closeApp(app);
   }
 });
 
-const namesOf = (sites: readonly { name: string }[]) => sites.map(({ name }) => name).join(', ') || 'none yet';
+const namesOf = (sites: readonly { name: string }[]) =>
+  sites.map(({ name }) => name).join(', ') || 'none yet';

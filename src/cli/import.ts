@@ -23,7 +23,8 @@ void run(async () => {
       console.error(`${row === null ? '' : `row ${row}, `}${field}: ${message}`);
     }
     if (preview.faults.length > 0) throw new Error('Nothing was imported. Mend the file and try again.');
-    for (const { what, action, fields } of preview.rows) console.log(`${action} ${what} ${fields.join(', ')}`.trim());
+    for (const { what, action, fields } of preview.rows)
+      console.log(`${action} ${what} ${fields.join(', ')}`.trim());
     if (dry === '--dry-run' || preview.items.length === 0) return;
     const command: Command<'dossier.import'> = {
       id: ulid(),

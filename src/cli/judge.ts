@@ -30,7 +30,17 @@ function main(): number {
   for (const { entry, dossier, status } of judged) {
     const { state, grade: asked, at, counts } = status;
     const enclosure = dossier.enclosure.tag;
-    lines.push(JSON.stringify({ entry: entry.id, enclosure, label: entry.label, status: state, grade: asked, at, counts }));
+    lines.push(
+      JSON.stringify({
+        entry: entry.id,
+        enclosure,
+        label: entry.label,
+        status: state,
+        grade: asked,
+        at,
+        counts,
+      }),
+    );
   }
   process.stdout.write(lines.map((line) => `${line}\n`).join(''));
   return 0;

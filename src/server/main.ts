@@ -13,7 +13,12 @@ export const dataFolder = (): string => resolve(process.env.YENDRAL_DATA ?? 'dat
 
 /** Opens the data folder as the environment says. */
 export const appFromEnvironment = (): App =>
-  openApp(dataFolder(), join(DIST, 'migrations'), clockFrom(process.env.YENDRAL_NOW), Boolean(process.env.YENDRAL_NOW));
+  openApp(
+    dataFolder(),
+    join(DIST, 'migrations'),
+    clockFrom(process.env.YENDRAL_NOW),
+    Boolean(process.env.YENDRAL_NOW),
+  );
 
 /** Starts the server on an open app, prints its address, and stops it on SIGTERM or SIGINT. */
 export async function serve(app: App): Promise<void> {

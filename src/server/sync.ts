@@ -34,9 +34,15 @@ export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {
 }
 
 /** Commands of a site after a line of the journal, in order, and the line where the journal stands. */
-export function commandsAfter({ store }: App, site: Id, after: number): { seq: number; commands: JournalEntry[] } {
-  const rows = store.db
-    .transaction(() => ({ lines: store.journal.after(site, after), head: store.journal.head() }))();
+export function commandsAfter(
+  { store }: App,
+  site: Id,
+  after: number,
+): { seq: number; commands: JournalEntry[] } {
+  const rows = store.db.transaction(() => ({
+    lines: store.journal.after(site, after),
+    head: store.journal.head(),
+  }))();
   const commands = rows.lines.map(({ seq, person, command }) => ({
     seq,
     person,

@@ -45,11 +45,23 @@ export class Journal {
   }
 
   /** Appends a command; the caller holds the transaction. */
-  append(command: AnyCommand, person: string, receivedAt: string, sent: string): { seq: number; hash: string } {
+  append(
+    command: AnyCommand,
+    person: string,
+    receivedAt: string,
+    sent: string,
+  ): { seq: number; hash: string } {
     const head = this.head();
     const line = { seq: head.seq + 1, prev: head.hash, received_at: receivedAt, person };
     const hash = canonicalHash({ ...line, command });
-    this.#append.run({ ...line, id: command.id, site: command.site, command: canonicalize(command), sent, hash });
+    this.#append.run({
+      ...line,
+      id: command.id,
+      site: command.site,
+      command: canonicalize(command),
+      sent,
+      hash,
+    });
     return { seq: line.seq, hash };
   }
 

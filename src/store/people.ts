@@ -15,11 +15,15 @@ export class People {
   }
 
   find(id: Id): Person | null {
-    return (this.db.prepare('SELECT id, name FROM person WHERE id = ?').get(id) as Person | undefined) ?? null;
+    return (
+      (this.db.prepare('SELECT id, name FROM person WHERE id = ?').get(id) as Person | undefined) ?? null
+    );
   }
 
   byName(name: string): Person | null {
-    return (this.db.prepare('SELECT id, name FROM person WHERE name = ?').get(name) as Person | undefined) ?? null;
+    return (
+      (this.db.prepare('SELECT id, name FROM person WHERE name = ?').get(name) as Person | undefined) ?? null
+    );
   }
 
   add(person: Person, createdAt: string): void {
@@ -30,7 +34,8 @@ export class People {
 
   /** A setting, made with `make` when it is asked for the first time. */
   setting(key: string, make: () => string): string {
-    const row = this.db.prepare('SELECT value FROM setting WHERE key = ?').get(key) as { value: string } | undefined;
+    const row = this.db.prepare('SELECT value FROM setting WHERE key = ?').get(key) as
+      { value: string } | undefined;
     if (row) return row.value;
     const value = make();
     this.db.prepare('INSERT INTO setting (key, value) VALUES (?, ?)').run(key, value);

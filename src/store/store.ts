@@ -41,7 +41,12 @@ export class Store {
    *
    * @throws Refusal when the records do not allow it
    */
-  commit(command: AnyCommand, person: string, receivedAt: string, sent: string): { seq: number; hash: string } {
+  commit(
+    command: AnyCommand,
+    person: string,
+    receivedAt: string,
+    sent: string,
+  ): { seq: number; hash: string } {
     const changes = apply(this.records, command, person);
     this.records.write(changes);
     this.refresh(touchedEntries(this.records, changes, beforeOf(changes)));
@@ -80,6 +85,5 @@ function beforeOf(changes: readonly RecordChange[]): (change: RecordChange) => T
   const change = changes.find(({ table }) => table === 'change')?.after as Change | undefined;
   return ({ table, id }) =>
     (change?.records.find((record) => record.table === table && record.id === id)?.before as
-      | Tables[TableName]
-      | undefined) ?? null;
+      Tables[TableName] | undefined) ?? null;
 }

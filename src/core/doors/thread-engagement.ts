@@ -21,7 +21,13 @@ export interface ThreadEngagementOutput {
 export function threadEngagement(input: ThreadEngagementInput): ThreadEngagementOutput {
   const { pitch_mm, engaged_length_mm, expanded_uncertainty_mm, enclosure_volume_cm3, taper } = input;
   requireFinite({ pitch_mm, engaged_length_mm, expanded_uncertainty_mm, enclosure_volume_cm3 });
-  const result = engagementOf(pitch_mm, engaged_length_mm, expanded_uncertainty_mm, enclosure_volume_cm3, taper);
+  const result = engagementOf(
+    pitch_mm,
+    engaged_length_mm,
+    expanded_uncertainty_mm,
+    enclosure_volume_cm3,
+    taper,
+  );
   return {
     effective_length_mm: result.effectiveLengthMm,
     full_threads: result.fullThreads,

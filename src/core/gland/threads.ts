@@ -52,7 +52,9 @@ export function identifyThread(majorMm: number, pitchMm: number, taperSeen: bool
   found.sort((a, b) => (Math.abs(a.score - b.score) <= SLACK ? a.order - b.order : a.score - b.score));
 
   const taken = new Set(found.map(({ thread }) => thread));
-  const nearMisses = THREADS.filter((t) => !taken.has(t) && atMost(Math.abs(majorMm - t.nominalMm), NEAR_MAJOR_MM))
+  const nearMisses = THREADS.filter(
+    (t) => !taken.has(t) && atMost(Math.abs(majorMm - t.nominalMm), NEAR_MAJOR_MM),
+  )
     .map((t) => ({
       designation: t.designation,
       majorDifferenceMm: majorMm - t.nominalMm,
@@ -142,7 +144,13 @@ export function threadEngagement(
   if (taper) {
     // A half thread counts on a taper: the length decides, not the whole threads.
     const conforms = atMost(TAPER_THREADS, effectiveLengthMm / pitchMm);
-    return { effectiveLengthMm, fullThreads, requiredThreads: TAPER_THREADS, requiredDepthMm: null, conforms };
+    return {
+      effectiveLengthMm,
+      fullThreads,
+      requiredThreads: TAPER_THREADS,
+      requiredDepthMm: null,
+      conforms,
+    };
   }
   const requiredDepthMm = below(SMALL_VOLUME_CM3, volumeCm3) ? DEPTH_LARGE_MM : DEPTH_SMALL_MM;
   const conforms = fullThreads >= PARALLEL_THREADS && atMost(requiredDepthMm, effectiveLengthMm);
@@ -160,5 +168,8 @@ export function engagedLength(joint: {
   wallMm: number;
   chamfersMm: number;
 }): number {
-  return Math.max(0, Math.min(joint.maleMm - joint.washerMm - joint.runoutMm, joint.wallMm - joint.chamfersMm));
+  return Math.max(
+    0,
+    Math.min(joint.maleMm - joint.washerMm - joint.runoutMm, joint.wallMm - joint.chamfersMm),
+  );
 }

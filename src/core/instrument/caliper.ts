@@ -65,11 +65,16 @@ export function widthAt({ minorMm, majorMm }: Workpiece, angleDeg: number): numb
 }
 
 /** The caliper after the user's hand and one sample's time. Pure: same state and input, same result. */
-export function stepCaliper(state: CaliperState, input: CaliperInput, span: readonly [number, number]): CaliperState {
+export function stepCaliper(
+  state: CaliperState,
+  input: CaliperInput,
+  span: readonly [number, number],
+): CaliperState {
   const angleDeg = input.angleDeg ?? state.angleDeg;
   const workpiece = input.workpiece === undefined ? state.workpiece : input.workpiece;
   const rest = workpiece ? widthAt(workpiece, angleDeg) : span[0];
-  const closing = input.jaws === 'close' || (input.jaws === undefined && state.targetMm <= restOf(state, span));
+  const closing =
+    input.jaws === 'close' || (input.jaws === undefined && state.targetMm <= restOf(state, span));
   const targetMm = closing ? rest : clamp(rest + 12, span[0], span[1]);
   const jawMm = state.jawMm + clamp(targetMm - state.jawMm, -TRAVEL_MM, TRAVEL_MM);
   return { ...state, jawMm, targetMm, angleDeg, workpiece, sample: state.sample + 1 };

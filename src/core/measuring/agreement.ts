@@ -23,7 +23,6 @@ export function agreement(
 ): Agreement {
   const foundMm = outer.meanMm - inner.meanMm;
   const expectedMm = 2 * (record.armourMm + record.sheathMm);
-  const allowedMm =
-    Math.hypot(outer.expandedUncertaintyMm, inner.expandedUncertaintyMm) + record.toleranceMm;
+  const allowedMm = Math.hypot(outer.expandedUncertaintyMm, inner.expandedUncertaintyMm) + record.toleranceMm;
   return { foundMm, expectedMm, allowedMm, agrees: atMost(Math.abs(foundMm - expectedMm), allowedMm) };
 }

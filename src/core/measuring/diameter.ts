@@ -73,8 +73,7 @@ export function diameter(
   const uCal = means.expandedUncertaintyMm / means.coverageFactor / scale;
   const uRes = means.resolutionMm / Math.sqrt(12) / scale;
   const spread = sampleDeviation(readingsMm) / scale / Math.sqrt(n);
-  const uRep =
-    means.repeatabilityMm === null ? spread : Math.max(spread, means.repeatabilityMm / scale);
+  const uRep = means.repeatabilityMm === null ? spread : Math.max(spread, means.repeatabilityMm / scale);
   const u = Math.sqrt(uCal * uCal + uRes * uRes + uRep * uRep);
   requireFinite({ instrument: u });
 

@@ -47,13 +47,11 @@ export function applyDefectRaise(draft: Draft, payload: Raise): void {
 const dueOf = (site: Site, level: Defect['severity'], at: string): string =>
   addDays(dayIn(at, site.timeZone), site.severityDays[level]);
 
-function factsOf(
-  draft: Draft,
-  payload: Raise,
-): Pick<Defect, 'statement' | 'basis' | 'hazard' | 'computed'> {
+function factsOf(draft: Draft, payload: Raise): Pick<Defect, 'statement' | 'basis' | 'hazard' | 'computed'> {
   draft.need('entry', payload.entry, 'entry');
   const dossier = dossierOf(draft, payload.entry, draft.need('round', payload.round, 'round'));
-  if (!dossier) throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  if (!dossier)
+    throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
   const { zone } = dossier.area;
   const level = zone === null || zone === 'unclassified' ? null : requiredLevel(zone);
   if (payload.observation) {
@@ -61,9 +59,15 @@ function factsOf(
     const basis = 'Observation beside the rule book';
     return { statement: said, basis, hazard, computed: severity(consequence, hazard, level) };
   }
-  const finding = judge(dossier, payload.grade, draft.command.at).find(({ check }) => check === payload.check);
+  const finding = judge(dossier, payload.grade, draft.command.at).find(
+    ({ check }) => check === payload.check,
+  );
   if (!finding || finding.outcome !== 'fails') {
-    throw new Refusal('invalid', 'check', 'This check does not fail in the records. Record it as an observation instead.');
+    throw new Refusal(
+      'invalid',
+      'check',
+      'This check does not fail in the records. Record it as an observation instead.',
+    );
   }
   return {
     statement: statement(finding),

@@ -36,7 +36,11 @@ export function applyRemove(draft: Draft, table: DossierTable, { id }: { id: Id 
   draft.need(table, id, 'id');
   const users = usersOf(draft, table, id, new Set());
   if (users) {
-    throw new Refusal('in-use', 'id', `This ${nounOf(table)} is used by ${users}. Remove or change them first.`);
+    throw new Refusal(
+      'in-use',
+      'id',
+      `This ${nounOf(table)} is used by ${users}. Remove or change them first.`,
+    );
   }
   draft.remove(table, id);
 }

@@ -15,12 +15,20 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
   const place = placeOf(entry.kind, payload.place);
   if (!place) throw new Refusal('invalid', 'place', 'This kind of entry has no such place to measure.');
   if (!place.instruments.includes(instrument.kind)) {
-    throw new Refusal('invalid', 'instrument', `${place.title} is measured with: ${place.instruments.join(', ')}.`);
+    throw new Refusal(
+      'invalid',
+      'instrument',
+      `${place.title} is measured with: ${place.instruments.join(', ')}.`,
+    );
   }
   const { at, site } = draft.command;
   const fault = faultOf(instrument, payload.value, at);
   if (fault === 'past-calibration' && payload.source === 'instrument') {
-    throw new Refusal('invalid', 'instrument', `${instrument.tag} is past its calibration date and may not send.`);
+    throw new Refusal(
+      'invalid',
+      'instrument',
+      `${instrument.tag} is past its calibration date and may not send.`,
+    );
   }
   draft.put('reading', { ...payload, site, by: draft.person, at, fault, struck: null });
 }
@@ -60,7 +68,8 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
   const round = needOpen(draft, payload.entry, payload.round);
   const site = draft.need('site', draft.command.site, 'site');
   const dossier = dossierOf(draft, payload.entry, round);
-  if (!dossier) throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  if (!dossier)
+    throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
   const { at } = draft.command;
   const findings = judge(dossier, round.grade, at);
   const sealed = {
@@ -77,7 +86,17 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
   const { readings, cable, certificate, enclosure, area, entry } = dossier;
   const looks = [...dossier.looks.values()];
   const instruments = [...dossier.instruments.values()];
-  const hash = canonicalHash({ sealed, readings, looks, instruments, cable, certificate, enclosure, area, entry });
+  const hash = canonicalHash({
+    sealed,
+    readings,
+    looks,
+    instruments,
+    cable,
+    certificate,
+    enclosure,
+    area,
+    entry,
+  });
   draft.put('inspection', { ...sealed, hash });
   draft.put('site', { ...site, lastSeal: hash });
 }
@@ -90,7 +109,11 @@ export const isSealed = (slice: Slice, entry: Id, round: Id): boolean =>
 function needOpen(draft: Draft, entry: Id, roundId: Id) {
   const round = draft.need('round', roundId, 'round');
   if (!round.entries.includes(entry)) {
-    throw new Refusal('invalid', 'round', 'This entry does not belong to that round. Add it to the round first.');
+    throw new Refusal(
+      'invalid',
+      'round',
+      'This entry does not belong to that round. Add it to the round first.',
+    );
   }
   if (round.closed) throw new Refusal('sealed', 'round', 'That round is closed. Start a new round.');
   if (isSealed(draft, entry, roundId)) {

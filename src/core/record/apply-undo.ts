@@ -29,8 +29,13 @@ export function applyUndo(draft: Draft, payload: Payloads['undo']): void {
 function needUntouched(draft: Draft, change: Change, table: TableName, id: Id): void {
   const now = draft.get(table, id);
   // A removed record has no revision: that it is still gone is all that can be asked.
-  if (now === null ? wasRemoved(change, table, id) : now.rev === change.id || isRestored(change, now.rev)) return;
-  throw new Refusal('depends', 'command', `A later change of this ${nounOf(table)} depends on it. Undo that one first.`);
+  if (now === null ? wasRemoved(change, table, id) : now.rev === change.id || isRestored(change, now.rev))
+    return;
+  throw new Refusal(
+    'depends',
+    'command',
+    `A later change of this ${nounOf(table)} depends on it. Undo that one first.`,
+  );
 }
 
 const wasRemoved = (change: Change, table: TableName, id: Id): boolean =>
@@ -42,7 +47,8 @@ const isRestored = (change: Change, rev: Id | undefined): boolean =>
 
 function needUnused(draft: Draft, table: TableName, id: Id, own: ReadonlySet<Id>): void {
   const users = usersOf(draft, table, id, own);
-  if (users) throw new Refusal('depends', 'command', `This ${nounOf(table)} is used by ${users}. Undo those first.`);
+  if (users)
+    throw new Refusal('depends', 'command', `This ${nounOf(table)} is used by ${users}. Undo those first.`);
 }
 
 function needUnsealed(draft: Draft, record: Tables[TableName] | null): void {

@@ -1,6 +1,11 @@
 /** The calendar day (YYYY-MM-DD) of a time in a time zone. */
 export function dayIn(iso: string, timeZone: string): string {
-  const parts = new Intl.DateTimeFormat('en-GB', { year: 'numeric', month: '2-digit', day: '2-digit', timeZone })
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    timeZone,
+  })
     .formatToParts(new Date(iso))
     .reduce<Record<string, string>>((all, { type, value }) => ({ ...all, [type]: value }), {});
   return `${parts.year}-${parts.month}-${parts.day}`;

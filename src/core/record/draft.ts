@@ -32,7 +32,11 @@ export class Draft implements Slice {
     const record = this.get(table, id);
     if (!record || record.site !== this.command.site) {
       const noun = nounOf(table);
-      throw new Refusal('unknown-id', field, `There is no ${noun} with this id on this site. Choose another ${noun}.`);
+      throw new Refusal(
+        'unknown-id',
+        field,
+        `There is no ${noun} with this id on this site. Choose another ${noun}.`,
+      );
     }
     return record;
   }

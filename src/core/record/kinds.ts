@@ -146,7 +146,8 @@ const BOND_LOOK: LookQuestion = {
 const BOND_PATH: LookQuestion = {
   id: 'bond-path',
   title: 'Path of the bond reading',
-  question: 'Was one end disconnected for the bond reading, so that no parallel path carries the test current?',
+  question:
+    'Was one end disconnected for the bond reading, so that no parallel path carries the test current?',
   grade: 'detailed',
   answers: [yes('One end disconnected'), { id: 'parallel', title: 'Parallel paths remain', good: false }],
 };

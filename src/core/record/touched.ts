@@ -22,7 +22,8 @@ export function touchedEntries(
     }
     if (change.table === 'enclosure') addAll(slice.by('entry', 'enclosure', id));
     if (change.table === 'area') {
-      for (const enclosure of slice.by('enclosure', 'area', id)) addAll(slice.by('entry', 'enclosure', enclosure.id));
+      for (const enclosure of slice.by('enclosure', 'area', id))
+        addAll(slice.by('entry', 'enclosure', enclosure.id));
     }
     if (change.table === 'cable') addAll(slice.by('entry', 'cable', id));
     if (change.table === 'certificate') addAll(slice.by('entry', 'certificate', id));
@@ -31,7 +32,8 @@ export function touchedEntries(
     }
     if (change.table === 'round') {
       const was = before(change) as Tables['round'] | null;
-      for (const entry of [...(was?.entries ?? []), ...(record as Tables['round']).entries]) touched.add(entry);
+      for (const entry of [...(was?.entries ?? []), ...(record as Tables['round']).entries])
+        touched.add(entry);
     }
     if (change.table === 'site') addAll(slice.by('entry', 'site', id));
   }

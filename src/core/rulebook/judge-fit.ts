@@ -46,7 +46,11 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
   const instrument = group.instrument.tag;
   if (group.fault) {
     const until = group.instrument.calibratedUntil;
-    return unread(`fit.${group.fault}`, { part, lowMm, highMm, instrument, until }, 'settle.other-instrument');
+    return unread(
+      `fit.${group.fault}`,
+      { part, lowMm, highMm, instrument, until },
+      'settle.other-instrument',
+    );
   }
   const d = diameterOf(context, group, task.soft);
   const result = fit(rangeMm, d, context.site.acceptance);
@@ -65,8 +69,10 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
   };
   const margin = Math.min(result.marginLowMm, result.marginHighMm);
   if (!result.decidable) return unread('fit.undecidable', facts, 'settle.finer-instrument');
-  if (result.verdict === 'above') return fails('fit.above', { ...facts, excessMm: -result.marginHighMm }, margin);
-  if (result.verdict === 'below') return fails('fit.below', { ...facts, excessMm: -result.marginLowMm }, margin);
+  if (result.verdict === 'above')
+    return fails('fit.above', { ...facts, excessMm: -result.marginHighMm }, margin);
+  if (result.verdict === 'below')
+    return fails('fit.below', { ...facts, excessMm: -result.marginLowMm }, margin);
   if (seal && d.ovalityPct !== null && below(seal.ovalityPct, d.ovalityPct)) {
     return fails('fit.oval', { ...facts, ovalityPct: d.ovalityPct, allowedPct: seal.ovalityPct }, margin);
   }

@@ -68,7 +68,8 @@ const SENTENCES: Record<string, Sentence> = {
   'e06.not-suited': (f) =>
     `An enclosure in ${s(f, 'concept')} takes a gland in ${s(f, 'allowed')}; this one is in ${s(f, 'has')}.`,
 
-  'e07.unknown': (f) => `Thread "${s(f, 'thread')}" is not in the thread table; write it like M25x1.5 or NPT 3/4.`,
+  'e07.unknown': (f) =>
+    `Thread "${s(f, 'thread')}" is not in the thread table; write it like M25x1.5 or NPT 3/4.`,
   'e07.agree': (f) => `Gland and hole are both declared ${s(f, 'gland')}.`,
   'e07.near-miss': (f) =>
     `Threads only nearly fit: ${near(f)}; major diameter ${signed(n(f, 'majorDifferenceMm'))}, pitch ${signed(n(f, 'pitchDifferenceMm'))}. Prove the hole with a plug gauge or by its minor diameter.`,
@@ -97,14 +98,16 @@ const SENTENCES: Record<string, Sentence> = {
   'e08.no-joint': (f) => `The enclosure is in ${s(f, 'concepts')}: the thread is no flameproof joint.`,
   'e08.clearance': (f) =>
     `The gland stands in a clearance hole for ${s(f, 'thread')} with a locknut: 0 threads engaged in a flameproof wall, 5 are needed.`,
-  'e08.taper-form': (f) => `${s(f, 'thread')} is taper; of the taper threads only NPT makes a flameproof joint.`,
+  'e08.taper-form': (f) =>
+    `${s(f, 'thread')} is taper; of the taper threads only NPT makes a flameproof joint.`,
   'e08.not-measured': (f) =>
     `Threads engaged are not measured; the records give ${mm(n(f, 'expectedMm'))}, ${count(n(f, 'expectedThreads'), 'thread')}.`,
   'e08.parallel': (f) =>
     `${count(n(f, 'threads'), 'full thread')} engaged, ${plusMinus(n(f, 'engagedMm'), n(f, 'uncertaintyMm'))}; ${n(f, 'requiredThreads')} and ${mm(n(f, 'requiredDepthMm'))} are needed at ${n(f, 'volumeCm3')} cm³.`,
   'e08.parallel-short': (f) =>
     `Only ${count(n(f, 'threads'), 'full thread')} engaged, ${plusMinus(n(f, 'engagedMm'), n(f, 'uncertaintyMm'))}; ${n(f, 'requiredThreads')} and ${mm(n(f, 'requiredDepthMm'))} are needed at ${n(f, 'volumeCm3')} cm³.`,
-  'e08.taper': (f) => `${figure(n(f, 'turns'))} threads of ${s(f, 'thread')} engaged; 4.5 are needed, wrench-tight.`,
+  'e08.taper': (f) =>
+    `${figure(n(f, 'turns'))} threads of ${s(f, 'thread')} engaged; 4.5 are needed, wrench-tight.`,
   'e08.taper-short': (f) =>
     `Only ${figure(n(f, 'turns'))} threads of ${s(f, 'thread')} engaged; 4.5 are needed, wrench-tight.`,
 
@@ -113,15 +116,18 @@ const SENTENCES: Record<string, Sentence> = {
   'fit.outside-span': (f) => `${takes(f)}; ${outside(f)}.`,
   'measured.past-calibration': (f) => `${s(f, 'part')}: ${expired(f)}.`,
   'measured.outside-span': (f) => `${s(f, 'part')}: ${outside(f)}.`,
-  'fit.undecidable': (f) => `${takes(f)}; ± ${mm(n(f, 'uncertaintyMm'))} is too coarse to decide so narrow a range.`,
+  'fit.undecidable': (f) =>
+    `${takes(f)}; ± ${mm(n(f, 'uncertaintyMm'))} is too coarse to decide so narrow a range.`,
   'fit.above': (f) =>
     `${takes(f)}; it measures up to ${plusMinus(n(f, 'maxMm'), n(f, 'uncertaintyMm'))}, ${mm(n(f, 'excessMm'))} too large.`,
   'fit.below': (f) =>
     `${takes(f)}; it measures down to ${plusMinus(n(f, 'minMm'), n(f, 'uncertaintyMm'))}, ${mm(n(f, 'excessMm'))} too small.`,
   'fit.oval': (f) =>
     `${s(f, 'part')} is certified for round cable up to ${figure(n(f, 'allowedPct'), 1)} % oval; it measures ${figure(n(f, 'ovalityPct'), 1)} % (${mm(n(f, 'minMm'))} to ${mm(n(f, 'maxMm'))}).`,
-  'fit.ovality-hidden': (f) => `${takes(f)}, found ${seen(f)} by tape; a tape hides whether the cable is round.`,
-  'fit.shape': (f) => `${s(f, 'part')} is certified for ${s(f, 'shapes')} cable; the record says ${s(f, 'shape')}.`,
+  'fit.ovality-hidden': (f) =>
+    `${takes(f)}, found ${seen(f)} by tape; a tape hides whether the cable is round.`,
+  'fit.shape': (f) =>
+    `${s(f, 'part')} is certified for ${s(f, 'shapes')} cable; the record says ${s(f, 'shape')}.`,
   'fit.marginal': (f) =>
     n(f, 'marginMm') < 0
       ? `${takes(f)}; found ${seen(f)}, ${mm(-n(f, 'marginMm'))} outside, but within the uncertainty.`
@@ -140,7 +146,8 @@ const SENTENCES: Record<string, Sentence> = {
   'e13.armour-unknown': (f) => `The armour of cable ${s(f, 'cable')} is not recorded.`,
   'e13.not-listed': (f) =>
     `Cable ${s(f, 'cable')} has ${s(f, 'armour')} armour; certificate ${s(f, 'certificate')} lists ${s(f, 'listed')} for size ${s(f, 'sizes')}.`,
-  'e13.face-unknown': (f) => `Which face of the ring is towards the box is not recorded; ${s(f, 'armour')} needs its own.`,
+  'e13.face-unknown': (f) =>
+    `Which face of the ring is towards the box is not recorded; ${s(f, 'armour')} needs its own.`,
   'e13.wrong-face': (f) =>
     `Ring face ${s(f, 'face')} is towards the box; ${s(f, 'armour')} armour of cable ${s(f, 'cable')} needs face ${s(f, 'wanted')}.`,
 
@@ -156,10 +163,12 @@ const SENTENCES: Record<string, Sentence> = {
     `${bond(f)} is more than ${figure(n(f, 'factor'), 1)} times the ${ohm(n(f, 'expectedOhm'))} that the sheet predicts.`,
   'e23b.path-unknown': (f) => `${bond(f)} is low, but whether one end was disconnected is not recorded.`,
   'e23b.parallel': (f) => `${bond(f)} is low, but parallel paths remain, so it proves nothing.`,
-  'e23b.close': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed, nearer than the uncertainty.`,
+  'e23b.close': (f) =>
+    `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed, nearer than the uncertainty.`,
   'e23b.low': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
 
-  'e27.not-measured': (f) => `The outer sheath is not measured, so cable ${s(f, 'cable')} cannot be held against its record.`,
+  'e27.not-measured': (f) =>
+    `The outer sheath is not measured, so cable ${s(f, 'cable')} cannot be held against its record.`,
   'e27.overall-agrees': (f) =>
     `The sheath measures ${seen(f)}; cable ${s(f, 'cable')} is recorded as ${mm(n(f, 'recordMm'))}, ± ${mm(n(f, 'allowedMm'))} is allowed.`,
   'e27.overall-differs': (f) =>
@@ -175,7 +184,8 @@ const SETTLES: Record<string, string> = {
   'settle.take-three': 'Take three readings 60° apart where the part sits.',
   'settle.more-readings': 'More readings, a finer instrument or another size would settle it.',
   'settle.finer-instrument': 'Use a finer instrument.',
-  'settle.other-instrument': 'Read again with an instrument in calibration, then strike the reading out with that reason.',
+  'settle.other-instrument':
+    'Read again with an instrument in calibration, then strike the reading out with that reason.',
   'settle.caliper': 'Take three caliper readings 60° apart.',
   'settle.repeatability': 'Find the instrument’s repeatability on this kind of sheath and record it.',
   'settle.certificate': 'Add the certificate to the dossier and name it on the entry.',
@@ -203,8 +213,7 @@ export function sentence(aspect: Pick<Aspect, 'key' | 'facts'>): string {
 }
 
 /** The statement of a finding: its worst aspect, then the others that do not conform. */
-export const statement = (finding: Finding): string =>
-  [finding, ...finding.also].map(sentence).join(' ');
+export const statement = (finding: Finding): string => [finding, ...finding.also].map(sentence).join(' ');
 
 /** What would settle an aspect; empty when nothing has to be settled. */
 export const settling = (aspect: Pick<Aspect, 'settle'>): string =>

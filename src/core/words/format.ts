@@ -22,9 +22,12 @@ export const ohm = (value: number): string =>
 
 /** A date as it is said on site, e.g. "3 Mar 2026"; the time zone is the site's. */
 export function day(iso: string, timeZone = 'UTC'): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone }).format(
-    new Date(iso),
-  );
+  return new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone,
+  }).format(new Date(iso));
 }
 
 /** "1 reading", "3 readings". */

@@ -8,7 +8,12 @@ export const POST = endpoint((call) => {
   const person = needPerson(call);
   const { commands } = (readJson(call.body) ?? {}) as { commands?: unknown };
   if (!Array.isArray(commands) || commands.length === 0 || commands.length > MOST_COMMANDS) {
-    throw new HttpError(422, 'invalid', `Send {"commands": […]} with 1 to ${MOST_COMMANDS} commands.`, 'commands');
+    throw new HttpError(
+      422,
+      'invalid',
+      `Send {"commands": […]} with 1 to ${MOST_COMMANDS} commands.`,
+      'commands',
+    );
   }
   const answers = acceptCommands(call.app, commands, person.name);
   const allRefused = answers.every(({ status }) => status === 'refused');

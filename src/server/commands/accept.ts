@@ -78,8 +78,10 @@ function needPhotos(app: App, command: AnyCommand): void {
 }
 
 function photosOf(command: AnyCommand): [field: string, id: Id][] {
-  if (command.kind === 'look.answer' && command.payload.photo) return [['payload.photo', command.payload.photo]];
-  if (command.kind === 'defect.raise') return command.payload.photos.map((id, i) => [`payload.photos.${i}`, id]);
+  if (command.kind === 'look.answer' && command.payload.photo)
+    return [['payload.photo', command.payload.photo]];
+  if (command.kind === 'defect.raise')
+    return command.payload.photos.map((id, i) => [`payload.photos.${i}`, id]);
   if (command.kind === 'defect.edit') {
     return (command.payload.set.photos ?? []).map((id, i) => [`payload.set.photos.${i}`, id]);
   }

@@ -89,7 +89,10 @@ function parts(value: unknown, names: readonly string[], path = 'payload.') {
   }
   const record = value as Record<string, unknown>;
   const named = Object.fromEntries(names.map((name) => [name, record[name]]));
-  return { ...named, rest: Object.keys(record).filter((key) => !names.includes(key)) } as Record<string, unknown> & {
+  return { ...named, rest: Object.keys(record).filter((key) => !names.includes(key)) } as Record<
+    string,
+    unknown
+  > & {
     rest: string[];
   };
 }

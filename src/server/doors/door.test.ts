@@ -10,7 +10,9 @@ const known = (cases as Case[]).filter(({ door }) => doorNames().includes(door))
 function expectClose(found: unknown, wanted: unknown, path = ''): void {
   if (typeof wanted === 'number') {
     expect(typeof found, path).toBe('number');
-    expect(Math.abs((found as number) - wanted), path).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(wanted)));
+    expect(Math.abs((found as number) - wanted), path).toBeLessThanOrEqual(
+      1e-9 * Math.max(1, Math.abs(wanted)),
+    );
     return;
   }
   if (wanted === null || typeof wanted !== 'object') return expect(found, path).toBe(wanted);
@@ -40,12 +42,24 @@ const field = (name: string, input: unknown) => {
   return 'error' in answer ? answer.error.field : 'no error';
 };
 
-const FIT = { range_mm: [10, 20], min_mm: 14, max_mm: 15, mean_mm: 14.5, standard_uncertainty_mm: 0.1, rule: 'guarded' };
+const FIT = {
+  range_mm: [10, 20],
+  min_mm: 14,
+  max_mm: 15,
+  mean_mm: 14.5,
+  standard_uncertainty_mm: 0.1,
+  rule: 'guarded',
+};
 const DIAMETER = {
   method: 'caliper',
   readings_mm: [20, 20.2, 20.1],
   tape: null,
-  instrument: { expanded_uncertainty_mm: 0.03, coverage_factor: 2, resolution_mm: 0.01, repeatability_mm: 0.02 },
+  instrument: {
+    expanded_uncertainty_mm: 0.03,
+    coverage_factor: 2,
+    resolution_mm: 0.01,
+    repeatability_mm: 0.02,
+  },
 };
 const EARTH = {
   material: 'steel', length_m: 100, length_factor: 1, area_mm2: 100, temperature_c: 20,
@@ -53,9 +67,12 @@ const EARTH = {
 }; // prettier-ignore
 
 describe('doors', () => {
-  it.each(known.map((c, i) => [`${c.door} ${i}`, c] as const))('worked case %s', (_name, { door, input, output: wanted }) => {
-    expectClose(output(door, input), wanted);
-  });
+  it.each(known.map((c, i) => [`${c.door} ${i}`, c] as const))(
+    'worked case %s',
+    (_name, { door, input, output: wanted }) => {
+      expectClose(output(door, input), wanted);
+    },
+  );
 
   it('has a worked case for every door', () => {
     expect(new Set(known.map(({ door }) => door))).toEqual(new Set(doorNames()));
@@ -63,16 +80,26 @@ describe('doors', () => {
 
   describe('ties', () => {
     it('a value on a limit meets it', () => {
-      expect(output('fit', { ...FIT, rule: 'simple', min_mm: 10, max_mm: 20, mean_mm: 15 }).verdict).toBe('inside');
+      expect(output('fit', { ...FIT, rule: 'simple', min_mm: 10, max_mm: 20, mean_mm: 15 }).verdict).toBe(
+        'inside',
+      );
       expect(output('fit', { ...FIT, min_mm: 10.2, max_mm: 19.8, mean_mm: 15 }).verdict).toBe('inside');
-      expect(output('fit', { ...FIT, range_mm: [10, 10.4], min_mm: 10.2, max_mm: 10.2, mean_mm: 10.2 }).decidable).toBe(true);
+      expect(
+        output('fit', { ...FIT, range_mm: [10, 10.4], min_mm: 10.2, max_mm: 10.2, mean_mm: 10.2 }).decidable,
+      ).toBe(true);
     });
     it('both ends violated alike is above', () => {
       expect(output('fit', { ...FIT, min_mm: 9, max_mm: 21, mean_mm: 15 }).verdict).toBe('above');
       expect(output('fit', { ...FIT, min_mm: 8.9, max_mm: 21, mean_mm: 15 }).verdict).toBe('below');
     });
     it('exactly five threads and eight millimetres hold', () => {
-      const joint = { pitch_mm: 1.6, engaged_length_mm: 8.1, expanded_uncertainty_mm: 0.1, enclosure_volume_cm3: 101, taper: false };
+      const joint = {
+        pitch_mm: 1.6,
+        engaged_length_mm: 8.1,
+        expanded_uncertainty_mm: 0.1,
+        enclosure_volume_cm3: 101,
+        taper: false,
+      };
       expect(output('thread-engagement', joint)).toMatchObject({ full_threads: 5, verdict: 'conforms' });
       expect(output('thread-engagement', { ...joint, enclosure_volume_cm3: 100 }).required_depth_mm).toBe(5);
     });
@@ -101,7 +128,11 @@ describe('doors', () => {
       ['diameter', { ...DIAMETER, method: 'tape' }, 'tape'],
       ['diameter', { ...DIAMETER, tape: undefined }, 'tape'],
       ['diameter', { ...DIAMETER, instrument: [] }, 'instrument'],
-      ['diameter', { ...DIAMETER, instrument: { ...DIAMETER.instrument, resolution_mm: 'fine' } }, 'instrument.resolution_mm'],
+      [
+        'diameter',
+        { ...DIAMETER, instrument: { ...DIAMETER.instrument, resolution_mm: 'fine' } },
+        'instrument.resolution_mm',
+      ],
       ['diameter', { ...DIAMETER, instrument: { ...DIAMETER.instrument, more: 1 } }, 'instrument.more'],
       ['thread-identify', { major_mm: 0, pitch_mm: 1.5, taper_seen: null }, 'major_mm'],
       ['thread-identify', { major_mm: 20, pitch_mm: 1.5 }, 'taper_seen'],
@@ -118,7 +149,9 @@ describe('doors', () => {
       expect(openDoorText('toString', '{}')).toMatchObject({ error: { code: 'unknown-door' } });
       expect(openDoorText('fit', ' '.repeat(1_000_001))).toMatchObject({ error: { code: 'too-large' } });
       expect(openDoorLine('nonsense')).toMatchObject({ error: { code: 'invalid-json' } });
-      expect(openDoorLine('{"input": {}}')).toMatchObject({ error: { code: 'invalid-input', field: 'door' } });
+      expect(openDoorLine('{"input": {}}')).toMatchObject({
+        error: { code: 'invalid-input', field: 'door' },
+      });
     });
   });
 
@@ -139,23 +172,34 @@ describe('doors', () => {
     it('a guarded fit never gets better when the uncertainty grows', () => {
       const rank = { inside: 0, marginal: 1, below: 2, above: 2 } as const;
       fc.assert(
-        fc.property(length, length, fc.double({ min: 0, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (at, width, u, more) => {
-          const input = { ...FIT, range_mm: [50, 50 + width], min_mm: at, max_mm: at, mean_mm: at };
-          const fine = output('fit', { ...input, standard_uncertainty_mm: u });
-          const coarse = output('fit', { ...input, standard_uncertainty_mm: u + more });
-          expect(rank[coarse.verdict]).toBeGreaterThanOrEqual(rank[fine.verdict]);
-        }),
+        fc.property(
+          length,
+          length,
+          fc.double({ min: 0, max: 5, noNaN: true }),
+          fc.double({ min: 0, max: 5, noNaN: true }),
+          (at, width, u, more) => {
+            const input = { ...FIT, range_mm: [50, 50 + width], min_mm: at, max_mm: at, mean_mm: at };
+            const fine = output('fit', { ...input, standard_uncertainty_mm: u });
+            const coarse = output('fit', { ...input, standard_uncertainty_mm: u + more });
+            expect(rank[coarse.verdict]).toBeGreaterThanOrEqual(rank[fine.verdict]);
+          },
+        ),
       );
     });
 
     it('the probability falls as the range shrinks', () => {
       fc.assert(
-        fc.property(length, fc.double({ min: 0.01, max: 20, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (at, width, cut) => {
-          const input = { ...FIT, min_mm: at, max_mm: at, mean_mm: at };
-          const wide = output('fit', { ...input, range_mm: [40, 40 + width + cut] });
-          const narrow = output('fit', { ...input, range_mm: [40, 40 + width] });
-          expect(narrow.probability).toBeLessThanOrEqual(wide.probability + 1e-12);
-        }),
+        fc.property(
+          length,
+          fc.double({ min: 0.01, max: 20, noNaN: true }),
+          fc.double({ min: 0, max: 10, noNaN: true }),
+          (at, width, cut) => {
+            const input = { ...FIT, min_mm: at, max_mm: at, mean_mm: at };
+            const wide = output('fit', { ...input, range_mm: [40, 40 + width + cut] });
+            const narrow = output('fit', { ...input, range_mm: [40, 40 + width] });
+            expect(narrow.probability).toBeLessThanOrEqual(wide.probability + 1e-12);
+          },
+        ),
       );
     });
 

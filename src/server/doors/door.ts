@@ -11,8 +11,7 @@ import * as shapes from './shapes';
 
 /** What a door answers: the output, or an error with a code and the field at fault. */
 export type DoorAnswer =
-  | { output: object }
-  | { error: { code: DoorErrorCode; field: string | null; message: string } };
+  { output: object } | { error: { code: DoorErrorCode; field: string | null; message: string } };
 
 export type DoorErrorCode = 'invalid-input' | 'invalid-json' | 'unknown-door' | 'too-large' | 'fault';
 

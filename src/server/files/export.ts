@@ -23,7 +23,12 @@ export function exportOf(app: App, site: Tables['site'], name: ExportName): { ty
   if (name === 'site.json') return asJson(exportSite(app, site));
   const rows = name.startsWith('findings') ? findingRows(app, site) : defectRows(app, site);
   if (name.endsWith('.json')) {
-    return asJson({ site: site.name, exported_at: app.clock().toISOString(), journal: app.store.journal.head(), rows });
+    return asJson({
+      site: site.name,
+      exported_at: app.clock().toISOString(),
+      journal: app.store.journal.head(),
+      rows,
+    });
   }
   const columns = name.startsWith('findings') ? FINDING_COLUMNS : DEFECT_COLUMNS;
   return { type: 'text/csv; charset=utf-8', text: toCsv(columns, rows) };

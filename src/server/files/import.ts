@@ -25,7 +25,15 @@ export const CABLE_COLUMNS = [
   'tag', 'from', 'to', 'length_m', 'cores', 'core_area_mm2', 'core_diameter', 'shape', 'cold_flow', 'inner',
   'armour', 'armour_size', 'armour_material', 'armour_area_mm2', 'sheath', 'outer', 'tolerance', 'max_c',
 ] as const; // prettier-ignore
-const OPTIONAL = new Set(['from', 'to', 'shape', 'cold_flow', 'armour_material', 'armour_area_mm2', 'tolerance']);
+const OPTIONAL = new Set([
+  'from',
+  'to',
+  'shape',
+  'cold_flow',
+  'armour_material',
+  'armour_area_mm2',
+  'tolerance',
+]);
 
 /** Most rows of a schedule that one import takes. */
 const MOST_ROWS = 5000;
@@ -50,7 +58,11 @@ function previewCables(app: App, site: Tables['site'], text: string): ImportPrev
     const row = i + 1;
     const twin = seen.get(cells.tag ?? '');
     if (cells.tag && twin !== undefined) {
-      faults.push({ row, field: 'tag', message: `${cells.tag} stands in row ${twin} already; keep one of them.` });
+      faults.push({
+        row,
+        field: 'tag',
+        message: `${cells.tag} stands in row ${twin} already; keep one of them.`,
+      });
       return;
     }
     seen.set(cells.tag ?? '', row);
@@ -67,9 +79,14 @@ function headingFaults(columns: readonly string[]): FileFault[] {
   const missing = CABLE_COLUMNS.filter((column) => !OPTIONAL.has(column) && !columns.includes(column));
   const unknown = columns.filter((column) => !(CABLE_COLUMNS as readonly string[]).includes(column));
   const faults: FileFault[] = [];
-  for (const field of missing) faults.push({ row: null, field, message: 'is missing from the heading; add the column.' });
+  for (const field of missing)
+    faults.push({ row: null, field, message: 'is missing from the heading; add the column.' });
   for (const field of unknown) {
-    faults.push({ row: null, field: field || '(empty)', message: `is no column of a cable schedule; they are: ${CABLE_COLUMNS.join(', ')}.` });
+    faults.push({
+      row: null,
+      field: field || '(empty)',
+      message: `is no column of a cable schedule; they are: ${CABLE_COLUMNS.join(', ')}.`,
+    });
   }
   return faults;
 }
@@ -91,7 +108,9 @@ function readCable(
   };
   const number = (field: string): number => {
     const value = (cells[field] ?? '').replace(',', '.');
-    return /^-?\d+(\.\d+)?$/.test(value) ? Number(value) : fault(field, `"${cells[field] ?? ''}" is no number.`);
+    return /^-?\d+(\.\d+)?$/.test(value)
+      ? Number(value)
+      : fault(field, `"${cells[field] ?? ''}" is no number.`);
   };
   const armourType = (cells.armour ?? '').toLowerCase();
   if (!['wire', 'braid', 'tape', 'none'].includes(armourType)) {
@@ -107,7 +126,7 @@ function readCable(
     cores: [
       { count: number('cores'), areaMm2: number('core_area_mm2'), diameterMm: length('core_diameter') },
     ],
-    shape: ((cells.shape || 'round').toLowerCase() as CableShape),
+    shape: (cells.shape || 'round').toLowerCase() as CableShape,
     coldFlow: /^(yes|true|1)$/i.test(cells.cold_flow ?? ''),
     innerMm: length('inner'),
     armour: armoured
@@ -146,7 +165,9 @@ function previewCertificate(app: App, site: Tables['site'], text: string): Impor
   if (faults.length > 0) return { rows: [], faults, items: [] };
   const { certificate } = value as { certificate: Omit<DossierFields['certificate'], 'id'> };
   const before =
-    app.store.records.by('certificate', 'site', site.id).find(({ number }) => number === certificate.number) ?? null;
+    app.store.records
+      .by('certificate', 'site', site.id)
+      .find(({ number }) => number === certificate.number) ?? null;
   const record = { id: before?.id ?? ulid(), ...certificate };
   try {
     checkRecord('certificate', record, 'certificate.');
@@ -159,10 +180,19 @@ function previewCertificate(app: App, site: Tables['site'], text: string): Impor
   return preview;
 }
 
-function addItem(preview: ImportPreview, row: number, what: string, item: ImportItem, before: object | null): void {
+function addItem(
+  preview: ImportPreview,
+  row: number,
+  what: string,
+  item: ImportItem,
+  before: object | null,
+): void {
   const was = before as Record<string, unknown> | null;
   const fields = Object.entries(item.record)
-    .filter(([field, value]) => field !== 'id' && was !== null && canonicalHash(value) !== canonicalHash(was[field] ?? null))
+    .filter(
+      ([field, value]) =>
+        field !== 'id' && was !== null && canonicalHash(value) !== canonicalHash(was[field] ?? null),
+    )
     .map(([field]) => field);
   const action = was === null ? 'add' : fields.length > 0 ? 'change' : 'same';
   preview.rows.push({ row, what, action, fields: was === null ? [] : fields });

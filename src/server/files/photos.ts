@@ -21,12 +21,18 @@ const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
  */
 export async function storePhoto(app: App, id: Id, sent: Uint8Array): Promise<Photo> {
   if (!/^[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/.test(id)) {
-    throw new HttpError(422, 'invalid', 'The photo’s id must be letters, digits, - and _ (at most 64).', 'id');
+    throw new HttpError(
+      422,
+      'invalid',
+      'The photo’s id must be letters, digits, - and _ (at most 64).',
+      'id',
+    );
   }
   const sentHash = sha256(sent);
   const known = app.store.photos.find(id);
   if (known) {
-    if (known.sent !== sentHash) throw new HttpError(409, 'exists', 'Another photo has this id. Make a new id.', 'id');
+    if (known.sent !== sentHash)
+      throw new HttpError(409, 'exists', 'Another photo has this id. Make a new id.', 'id');
     return known;
   }
   const { bytes, ...facts } = await cleaned(sent);

@@ -23,9 +23,17 @@ export function schemaFaults(name: keyof typeof SCHEMAS, value: unknown): FileFa
 
 function faultOf({ instancePath, message, params, keyword }: ErrorObject): FileFault {
   const path = instancePath.slice(1).replaceAll('/', '.');
-  const extra = params as { additionalProperty?: string; missingProperty?: string; allowedValues?: unknown[] };
+  const extra = params as {
+    additionalProperty?: string;
+    missingProperty?: string;
+    allowedValues?: unknown[];
+  };
   if (keyword === 'additionalProperties') {
-    return { row: null, field: join(path, extra.additionalProperty!), message: 'is not a known field; take it out.' };
+    return {
+      row: null,
+      field: join(path, extra.additionalProperty!),
+      message: 'is not a known field; take it out.',
+    };
   }
   if (keyword === 'required') {
     return { row: null, field: join(path, extra.missingProperty!), message: 'is missing; add it.' };

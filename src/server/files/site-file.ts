@@ -54,7 +54,8 @@ export function readSiteFile(text: string): { slice: MemorySlice; file: SiteFile
   if (strays.length > 0) return { faults: strays };
   const slice = new MemorySlice();
   const changes: RecordChange[] = [{ table: 'site', id: file.site.id, after: file.site }];
-  for (const table of LISTS) for (const record of file[table]) changes.push({ table, id: record.id, after: record });
+  for (const table of LISTS)
+    for (const record of file[table]) changes.push({ table, id: record.id, after: record });
   slice.write(changes);
   return { slice, file };
 }
@@ -73,13 +74,19 @@ const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)
 ];
 
 function strayReferences(file: SiteFile): FileFault[] {
-  const known = new Map<string, Set<Id>>(LISTS.map((table) => [table, new Set(file[table].map(({ id }) => id))]));
+  const known = new Map<string, Set<Id>>(
+    LISTS.map((table) => [table, new Set(file[table].map(({ id }) => id))]),
+  );
   const faults: FileFault[] = [];
   for (const [from, field, to] of POINTERS) {
     file[from].forEach((record, i) => {
       const id = (record as unknown as Record<string, Id | null>)[field];
       if (id !== null && id !== undefined && !known.get(to)!.has(id)) {
-        faults.push({ row: null, field: `${from}.${i}.${field}`, message: `names ${to} ${id}, which is not in the file.` });
+        faults.push({
+          row: null,
+          field: `${from}.${i}.${field}`,
+          message: `names ${to} ${id}, which is not in the file.`,
+        });
       }
     });
   }

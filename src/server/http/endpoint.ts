@@ -58,7 +58,8 @@ export function needPerson({ person }: Call): Person {
 /** The site of a path, or a refusal. */
 export function needSite({ app, params }: Call) {
   const site = app.store.records.get('site', params.site ?? '');
-  if (!site) throw new HttpError(404, 'unknown-id', 'There is no site with this id. Go back to the list of sites.');
+  if (!site)
+    throw new HttpError(404, 'unknown-id', 'There is no site with this id. Go back to the list of sites.');
   return site;
 }
 

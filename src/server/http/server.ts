@@ -52,7 +52,9 @@ async function answer(
   const path = pathOf(request);
   if (path === null) return refuse(response, 400, 'bad-path', 'The address cannot be read.');
   if (!path.startsWith('/api/')) {
-    files(request, response, () => refuse(response, 404, 'not-found', 'There is nothing here. Go back to the start.'));
+    files(request, response, () =>
+      refuse(response, 404, 'not-found', 'There is nothing here. Go back to the start.'),
+    );
     return;
   }
   const body = await readBody(request, limitOf(path));

@@ -7,7 +7,8 @@ import { HttpError } from './error';
 const COOKIE = 'yendral_person';
 const YEAR_S = 365 * 24 * 3600;
 
-const secretOf = (app: App): string => app.store.people.setting('session-secret', () => randomBytes(32).toString('hex'));
+const secretOf = (app: App): string =>
+  app.store.people.setting('session-secret', () => randomBytes(32).toString('hex'));
 
 const sign = (app: App, id: string): string => createHmac('sha256', secretOf(app)).update(id).digest('hex');
 

@@ -25,7 +25,11 @@ export function handleInstrument(app: App, id: Id, input: unknown): void {
   const instrument = app.store.records.get('instrument', id);
   if (!instrument) throw new HttpError(404, 'unknown-id', 'There is no instrument with this id.');
   if (!instrument.simulated || instrument.kind !== 'caliper') {
-    throw new HttpError(409, 'not-simulated', `${instrument.tag} does not send by itself; type its readings.`);
+    throw new HttpError(
+      409,
+      'not-simulated',
+      `${instrument.tag} does not send by itself; type its readings.`,
+    );
   }
   app.instruments.handle(instrument, check(InputShape, input, { partial: true }) as CaliperInput);
 }

@@ -50,7 +50,10 @@ export function numberFault(value: unknown, bounds: NumberBounds): string | null
 export const Num = (bounds: NumberBounds = {}) => rule('num', (value) => numberFault(value, bounds));
 
 /** A list of numbers, of a fixed or a least length; the first bad one is named by its place. */
-export const NumList = (bounds: NumberBounds, { length, atLeast = 1 }: { length?: number; atLeast?: number } = {}) =>
+export const NumList = (
+  bounds: NumberBounds,
+  { length, atLeast = 1 }: { length?: number; atLeast?: number } = {},
+) =>
   rule('numList', (value) => {
     const wrong = listFault(value, length, atLeast);
     if (wrong) return wrong;
@@ -69,7 +72,8 @@ export const TextList = (most = 200, { atLeast = 0 }: { atLeast?: number } = {})
   });
 
 /** One of a list of words. */
-export const OneOf = (words: readonly (string | number)[]) => rule('oneOf', (value) => wordFault(value, words));
+export const OneOf = (words: readonly (string | number)[]) =>
+  rule('oneOf', (value) => wordFault(value, words));
 
 /** A list of words out of a list. */
 export const SomeOf = (words: readonly string[], { atLeast = 0 }: { atLeast?: number } = {}) =>
@@ -85,7 +89,8 @@ export const Flag = () =>
 /** A range [lower, upper] with lower ≤ upper. */
 export const RangeOf = (bounds: NumberBounds) =>
   rule('range', (value) => {
-    const wrong = listFault(value, 2, 2) ?? firstFault(value as unknown[], (item) => numberFault(item, bounds));
+    const wrong =
+      listFault(value, 2, 2) ?? firstFault(value as unknown[], (item) => numberFault(item, bounds));
     if (wrong) return wrong;
     const [low, high] = value as [number, number];
     return low <= high ? null : 'must have its lower limit first';
@@ -118,23 +123,28 @@ export const TimeZone = () =>
 
 /** Null is allowed; everything else is checked by the other decorators. */
 export const Nullable = (): PropertyDecorator => (target, property) =>
-  ValidateIf((object: Record<string, unknown>) => object[property as string] !== null)(target, property as string);
+  ValidateIf((object: Record<string, unknown>) => object[property as string] !== null)(
+    target,
+    property as string,
+  );
 
 /** An object of a class: neither null, nor a list in its place. */
-export const Nested = (shape: () => new () => object): PropertyDecorator => (target, property) => {
-  rule('nested', (value) => missing(value) ?? recordFault(value))(target, property);
-  ValidateNested()(target, property as string);
-  Type(shape)(target, property as string);
-};
+export const Nested =
+  (shape: () => new () => object): PropertyDecorator =>
+  (target, property) => {
+    rule('nested', (value) => missing(value) ?? recordFault(value))(target, property);
+    ValidateNested()(target, property as string);
+    Type(shape)(target, property as string);
+  };
 
 /** A list of objects of a class. */
 export const NestedList =
   (shape: () => new () => object, { atLeast = 0 }: { atLeast?: number } = {}): PropertyDecorator =>
   (target, property) => {
-    rule('nestedList', (value) => listFault(value, undefined, atLeast) ?? firstFault(value as unknown[], recordFault))(
-      target,
-      property,
-    );
+    rule(
+      'nestedList',
+      (value) => listFault(value, undefined, atLeast) ?? firstFault(value as unknown[], recordFault),
+    )(target, property);
     ValidateNested({ each: true })(target, property as string);
     Type(shape)(target, property as string);
   };

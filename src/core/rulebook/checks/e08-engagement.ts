@@ -61,7 +61,9 @@ export const e08: Check = {
       };
       const margin = result.effectiveLengthMm - (result.requiredDepthMm ?? 4.5 * thread.pitchMm);
       const key = taper ? 'taper' : 'parallel';
-      return result.conforms ? conforms(`e08.${key}`, facts, margin) : fails(`e08.${key}-short`, facts, margin);
+      return result.conforms
+        ? conforms(`e08.${key}`, facts, margin)
+        : fails(`e08.${key}-short`, facts, margin);
     });
   },
 };

@@ -18,7 +18,10 @@ export const e11: Check = {
     const look = judgeLook(context, 'outer-bare');
     const { shapes, ovalityPct, rangeMm } = size.outer;
     if (!shapes.includes(cable.shape)) {
-      return [fails('fit.shape', { part: 'The outer seal', shape: cable.shape, shapes: shapes.join(', ') }), look];
+      return [
+        fails('fit.shape', { part: 'The outer seal', shape: cable.shape, shapes: shapes.join(', ') }),
+        look,
+      ];
     }
     const task = {
       place: 'outer-sheath',

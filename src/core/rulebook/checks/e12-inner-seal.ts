@@ -14,7 +14,8 @@ export const e12: Check = {
     const { size, cable, certificate } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
-    if (!size.inner) return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
+    if (!size.inner)
+      return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
     const { shapes, ovalityPct, rangeMm } = size.inner;
     if (!shapes.includes(cable.shape)) {

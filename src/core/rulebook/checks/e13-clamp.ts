@@ -23,7 +23,9 @@ export const e13: Check = {
     const listed = size.clamp.filter((face) => face.armour === type);
     const facts = { armour: type, cable: cable.tag, sizes: size.size, certificate: certificate.number };
     if (listed.length === 0) {
-      return [fails('e13.not-listed', { ...facts, listed: size.clamp.map(({ armour }) => armour).join(', ') })];
+      return [
+        fails('e13.not-listed', { ...facts, listed: size.clamp.map(({ armour }) => armour).join(', ') }),
+      ];
     }
     const turned = KINDS[entry.kind].ring === 'reversible';
     if (turned && entry.ringFace === null) return [unread('e13.face-unknown', facts, 'settle.ring-face')];

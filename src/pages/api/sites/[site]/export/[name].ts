@@ -13,6 +13,10 @@ export const GET = endpoint((call) => {
   const { type, text } = exportOf(call.app, site, name);
   const file = `${site.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${name}`;
   return new Response(text, {
-    headers: { 'content-type': type, 'content-disposition': `attachment; filename="${file}"`, 'cache-control': 'no-store' },
+    headers: {
+      'content-type': type,
+      'content-disposition': `attachment; filename="${file}"`,
+      'cache-control': 'no-store',
+    },
   });
 });

@@ -8,7 +8,11 @@ export const POST = endpoint((call) => {
   needPerson(call);
   const kind = call.params.kind as ImportKind;
   if (!IMPORT_KINDS.includes(kind)) {
-    throw new HttpError(404, 'unknown-id', `There is no import "${kind}". Imports: ${IMPORT_KINDS.join(', ')}.`);
+    throw new HttpError(
+      404,
+      'unknown-id',
+      `There is no import "${kind}". Imports: ${IMPORT_KINDS.join(', ')}.`,
+    );
   }
   return json(previewImport(call.app, needSite(call), kind, call.body.toString('utf8')));
 });

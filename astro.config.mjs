@@ -1,0 +1,44 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import AstroPWA from '@vite-pwa/astro';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'static',
+  adapter: node({ mode: 'middleware' }),
+  security: { checkOrigin: false },
+  trailingSlash: 'always',
+  build: { assetsInlineLimit: 0, inlineStylesheets: 'never' },
+  devToolbar: { enabled: false },
+  telemetry: false,
+  integrations: [
+    react(),
+    AstroPWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Yendral',
+        short_name: 'Yendral',
+        description: 'Inspection of cable entries in hazardous areas',
+        theme_color: '#EFECE3',
+        background_color: '#EFECE3',
+        display: 'standalone',
+        start_url: '/',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{html,js,css,woff2,svg}'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        navigateFallback: null,
+        ignoreURLParametersMatching: [/.*/],
+        directoryIndex: 'index.html',
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+      },
+    }),
+  ],
+  vite: {
+    build: { assetsInlineLimit: 0 },
+    ssr: { external: ['better-sqlite3', 'sharp'] },
+  },
+});

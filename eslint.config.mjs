@@ -1,0 +1,86 @@
+import boundaries from 'eslint-plugin-boundaries';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Which room may import which; a room may always import itself. */
+const ROOMS = {
+  core: [],
+  store: ['core'],
+  server: ['core', 'store'],
+  drawing: ['core'],
+  ui: ['core', 'drawing'],
+  client: ['core'],
+  offline: ['core', 'client'],
+  workers: ['core'],
+  views: ['core', 'drawing', 'ui', 'client', 'offline', 'workers'],
+  pages: ['server', 'views', 'ui'],
+  demo: ['core', 'server'],
+  cli: ['core', 'server', 'demo'],
+};
+/** The core uses mathematics and hashing only: everything else, Node included, is out of bounds. */
+const CORE_PACKAGES = '^(?!\\.|@stdlib/|@noble/hashes/|canonicalize$)';
+
+export default tseslint.config(
+  { ignores: ['dist/', 'node_modules/', '.astro/', 'data/'] },
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.recommended],
+    plugins: { boundaries, 'react-hooks': hooks },
+    settings: {
+      'import/resolver': { typescript: { project: './tsconfig.json' } },
+      'boundaries/elements': [
+        ...Object.keys(ROOMS)
+          .filter((room) => room !== 'demo')
+          .map((room) => ({ type: room, pattern: `src/${room}` })),
+        { type: 'demo', pattern: 'demo' },
+      ],
+    },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-console': 'off',
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}', 'demo/**/*.ts'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: [
+            ...Object.entries(ROOMS).map(([from, to]) => ({
+              from: { element: { type: from } },
+              allow: { to: { element: { type: [from, ...to] } } },
+            })),
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: CORE_PACKAGES, message: 'The core knows no React, Node, SQL or browser.' }] },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'Buffer'],
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/store/**', '**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='prepare']",
+          message: 'SQL stands in src/store only.',
+        },
+      ],
+    },
+  },
+);
