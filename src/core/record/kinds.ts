@@ -97,6 +97,15 @@ const THREAD_PITCH: Place = {
   wanted: 1,
   how: 'with the pitch gauge, or ten pitches with the caliper divided by ten',
 };
+const GAP: Place = {
+  id: 'back-nut-gap',
+  title: 'Back-nut gap',
+  unit: 'mm',
+  grade: 'close',
+  instruments: ['caliper'],
+  wanted: 1,
+  how: 'between back nut and body, as found; it is drawn and kept',
+};
 const BOND: Place = {
   id: 'bond',
   title: 'Bond, armour to wall',
@@ -177,7 +186,7 @@ const DAMAGE: LookQuestion = {
   ],
 };
 
-const ARMOURED_PLACES = [INNER, ARMOUR, OUTER, ENGAGEMENT, THREAD_MAJOR, THREAD_PITCH, BOND] as const;
+const ARMOURED_PLACES = [INNER, ARMOUR, OUTER, ENGAGEMENT, THREAD_MAJOR, THREAD_PITCH, GAP, BOND] as const;
 const ARMOURED_LOOKS = [MARKING, BARE, SEATED, BOND_LOOK, BOND_PATH, CORES, DAMAGE] as const;
 const ARMOURED_CHECKS = [
   'E-01', 'E-02', 'E-03', 'E-04', 'E-05', 'E-06', 'E-07', 'E-08',

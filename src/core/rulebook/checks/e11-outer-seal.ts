@@ -1,4 +1,5 @@
 import { fails, unread, type Check } from '../check';
+import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 import { judgeLook } from '../look';
 
@@ -16,20 +17,13 @@ export const e11: Check = {
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
     const look = judgeLook(context, 'outer-bare');
-    const { shapes, ovalityPct, rangeMm } = size.outer;
+    const { shapes } = size.outer;
     if (!shapes.includes(cable.shape)) {
       return [
         fails('fit.shape', { part: 'The outer seal', shape: cable.shape, shapes: shapes.join(', ') }),
         look,
       ];
     }
-    const task = {
-      place: 'outer-sheath',
-      part: 'Outer seal',
-      rangeMm,
-      seal: { shapes, ovalityPct },
-      soft: cable.coldFlow,
-    };
-    return [judgeFit(context, task), look];
+    return [judgeFit(context, fitTaskOf(context, 'outer-sheath')!), look];
   },
 };

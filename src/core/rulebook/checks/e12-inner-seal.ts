@@ -1,5 +1,6 @@
 import { fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof } from '../dossier';
+import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 
 /** The inner seal holds the inner sheath as measured. */
@@ -17,13 +18,10 @@ export const e12: Check = {
     if (!size.inner)
       return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
-    const { shapes, ovalityPct, rangeMm } = size.inner;
+    const { shapes } = size.inner;
     if (!shapes.includes(cable.shape)) {
       return [fails('fit.shape', { part: 'The inner seal', shape: cable.shape, shapes: shapes.join(', ') })];
     }
-    const seal = { shapes, ovalityPct };
-    return [
-      judgeFit(context, { place: 'inner-sheath', part: 'Inner seal', rangeMm, seal, soft: cable.coldFlow }),
-    ];
+    return [judgeFit(context, fitTaskOf(context, 'inner-sheath')!)];
   },
 };

@@ -1,5 +1,6 @@
 import { KINDS } from '../../record/kinds';
 import { fails, unread, type Check } from '../check';
+import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 
 /** The certificate lists the armour, the ring shows it the right face, and that face's range holds it. */
@@ -29,12 +30,11 @@ export const e13: Check = {
     }
     const turned = KINDS[entry.kind].ring === 'reversible';
     if (turned && entry.ringFace === null) return [unread('e13.face-unknown', facts, 'settle.ring-face')];
-    const face = turned ? listed.find((f) => f.face === entry.ringFace) : listed[0];
-    if (!face) {
+    const task = fitTaskOf(context, 'armour');
+    if (!task) {
       const wanted = listed.map((f) => f.face).join(' or ');
       return [fails('e13.wrong-face', { ...facts, face: entry.ringFace, wanted })];
     }
-    const part = turned ? `Ring face ${face.face}, ${type}` : `Clamp, ${type}`;
-    return [judgeFit(context, { place: 'armour', part, rangeMm: face.rangeMm, seal: null, soft: false })];
+    return [judgeFit(context, task)];
   },
 };

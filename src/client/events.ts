@@ -1,0 +1,20 @@
+import type { CaliperLine } from '../core/instrument/caliper';
+import type { Id } from '../core/record/types';
+
+/** What the one event stream brings. */
+export interface EventHandlers {
+  instrument: (line: CaliperLine) => void;
+  journal: (news: { site: Id; seq: number }) => void;
+  /** Whether the stream is open. */
+  open: (open: boolean) => void;
+}
+
+/** Opens the one multiplexed stream of the page; gives a function that closes it. */
+export function openEvents(handlers: EventHandlers): () => void {
+  const source = new EventSource('/api/events/');
+  source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as CaliperLine));
+  source.addEventListener('journal', (e) => handlers.journal(JSON.parse(e.data) as { site: Id; seq: number }));
+  source.onopen = () => handlers.open(true);
+  source.onerror = () => handlers.open(false);
+  return () => source.close();
+}

@@ -1,0 +1,23 @@
+import type { Snapshot } from '../client/api';
+import { MemorySlice, type RecordChange } from '../core/record/slice';
+import type { TableName } from '../core/record/types';
+
+const TABLES = [
+  'site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round',
+  'reading', 'look', 'inspection', 'defect', 'change',
+] as const satisfies readonly TableName[]; // prettier-ignore
+
+/** A snapshot as a slice that can be read and written. */
+export function sliceOf({ records }: Snapshot): MemorySlice {
+  const slice = new MemorySlice();
+  const changes: RecordChange[] = [];
+  for (const table of TABLES) for (const record of records[table]) changes.push({ table, id: record.id, after: record });
+  slice.write(changes);
+  return slice;
+}
+
+/** A slice as a snapshot, to be kept on the device. */
+export const snapshotOf = (slice: MemorySlice, seq: number): Snapshot => ({
+  seq,
+  records: Object.fromEntries(TABLES.map((table) => [table, slice.all(table)])) as Snapshot['records'],
+});

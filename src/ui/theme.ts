@@ -1,0 +1,41 @@
+import { createTheme, type CSSVariablesResolver } from '@mantine/core';
+
+/** The one Mantine theme; its colours are the variables of `global.css`, so that every appearance reaches it. */
+export const theme = createTheme({
+  fontFamily: 'var(--face-text)',
+  fontFamilyMonospace: 'var(--face-figures)',
+  defaultRadius: 2,
+  primaryColor: 'rust',
+  colors: {
+    rust: [
+      '#fbefe8', '#f3d9ca', '#e6b79c', '#d8926c', '#cb7447', '#bd5a2d', '#a8461f', '#923b18', '#7b3112', '#5f250c',
+    ],
+  },
+  primaryShade: 6,
+  headings: { fontFamily: 'var(--face-text)', fontWeight: '700' },
+  respectReducedMotion: true,
+  cursorType: 'pointer',
+  components: {
+    Button: { defaultProps: { size: 'md' } },
+    Modal: { defaultProps: { centered: true, transitionProps: { duration: 0 }, overlayProps: { opacity: 0.4 } } },
+  },
+}); // prettier-ignore
+
+/** Mantine's own variables, taken from ours. */
+export const cssVariables: CSSVariablesResolver = () => ({
+  variables: {
+    '--mantine-color-body': 'var(--sheet)',
+    '--mantine-color-text': 'var(--ink)',
+    '--mantine-color-dimmed': 'var(--ink-2)',
+    '--mantine-color-placeholder': 'var(--ink-2)',
+    '--mantine-color-default': 'var(--sheet)',
+    '--mantine-color-default-hover': 'var(--paper)',
+    '--mantine-color-default-color': 'var(--ink)',
+    '--mantine-color-default-border': 'var(--border)',
+    '--mantine-color-error': 'var(--failed)',
+    '--mantine-primary-color-filled': 'var(--action)',
+    '--mantine-primary-color-filled-hover': 'var(--action-dark)',
+  },
+  light: {},
+  dark: {},
+});

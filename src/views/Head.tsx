@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import type { DeviceState } from '../offline/device';
+
+export type ViewName = 'site' | 'bench' | 'defects' | 'dossier';
+
+const VIEWS: [name: ViewName, title: string][] = [
+  ['site', 'Site'],
+  ['bench', 'Bench'],
+  ['defects', 'Defects'],
+  ['dossier', 'Dossier'],
+];
+
+const APPEARANCES = ['paper', 'night', 'glare'] as const;
+
+interface Props {
+  view: ViewName;
+  state: DeviceState;
+  onFind: () => void;
+  onKeys: () => void;
+}
+
+/** Head of every view: where you are, what waits to be sent, who you are. */
+export function Head({ view, state, onFind, onKeys }: Props) {
+  const { sites, site, person } = state;
+  return (
+    <header className="head">
+      <a className="name" href="/site/">
+        Yendral
+      </a>
+      <select aria-label="Site" value={site ?? ''} onChange={(event) => location.assign(`/site/?site=${event.target.value}`)}>
+        {sites.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+        {site && !sites.some(({ id }) => id === site) && <option value={site}>{state.slice.get('site', site)?.name}</option>}
+      </select>
+      <nav aria-label="Views">
+        {VIEWS.map(([name, title]) => (
+          <a key={name} href={`/${name}/?site=${site ?? ''}`} aria-current={name === view ? 'page' : undefined}>
+            {title}
+          </a>
+        ))}
+      </nav>
+      <span className="sync push" role="status">
+        {syncWords(state)}
+      </span>
+      <AppearanceSwitch />
+      <button type="button" className="small" onClick={onFind} aria-label="Find (Ctrl K)">
+        Find
+      </button>
+      <button type="button" className="small" onClick={onKeys} aria-label="List the keys">
+        ?
+      </button>
+      {person && <b className="who">{person.name}</b>}
+    </header>
+  );
+}
+
+function syncWords({ waiting, online }: DeviceState): string {
+  if (waiting === 0) return online ? 'Everything sent' : 'Working without the server';
+  return `${waiting} ${waiting === 1 ? 'record' : 'records'} waiting to send`;
+}
+
+function AppearanceSwitch() {
+  const [appearance, setAppearance] = useState(() => document.documentElement.dataset.appearance ?? 'paper');
+  const next = APPEARANCES[(APPEARANCES.indexOf(appearance as 'paper') + 1) % APPEARANCES.length]!;
+  return (
+    <button
+      type="button"
+      className="small"
+      aria-label={`Appearance: ${appearance}. Change to ${next}`}
+      onClick={() => {
+        document.documentElement.dataset.appearance = next;
+        localStorage.setItem('yendral.appearance', next);
+        setAppearance(next);
+      }}
+    >
+      {appearance[0]!.toUpperCase() + appearance.slice(1)}
+    </button>
+  );
+}

@@ -1,0 +1,306 @@
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { now } from '../../client/clock';
+import { KINDS } from '../../core/record/kinds';
+import { GRADES, type Grade, type Id, type Instrument } from '../../core/record/types';
+import { isSealed } from '../../core/record/apply-inspection';
+import { currentRound, dossierOf, type Context, type Dossier } from '../../core/rulebook/dossier';
+import type { Finding } from '../../core/rulebook/finding';
+import { asksFor, judge } from '../../core/rulebook/judge';
+import { ruleOf } from '../../core/rulebook/rules';
+import { GRADE_WORDS } from '../../core/words/labels';
+import { drawEntry } from '../../drawing/draw';
+import { drawingToSvg } from '../../drawing/svg';
+import { DrawingView } from '../../ui/DrawingView';
+import { NumberPad } from '../../ui/NumberPad';
+import type { KeyBinding } from '../../ui/keys';
+import { caliper, device, parameter, say, useCaliper, useDevice } from '../device';
+import { give, undoLast } from '../give';
+import { Root, type ViewProps } from '../Root';
+import './bench.css';
+import { CaliperPanel } from './CaliperPanel';
+import { JudgementColumn } from './JudgementColumn';
+import { LookCard } from './LookCard';
+import { NoEntry, NoRound } from './NoEntry';
+import { PlaceCard } from './PlaceCard';
+import { nextPlace, partState, placeView } from './place-view';
+import { takeLive, takeTyped, type Target } from './take';
+import { Tray } from './Tray';
+import { WalkList } from './WalkList';
+
+const DefectSheet = lazy(() => import('./DefectSheet'));
+
+/** Places whose strips hang from the drawing, and where along its lower edge. */
+const LEADERS: Record<string, number> = { 'inner-sheath': 1 / 6, armour: 3 / 6, 'outer-sheath': 5 / 6 };
+const ASPECT = 2.2;
+
+/** The bench: judge one entry. */
+export default function Bench() {
+  const { slice, site } = useDevice();
+  const [entry, setEntry] = useState<Id | null>(() => parameter('entry'));
+  const chosen = entry ?? (site ? firstEntry(slice, site) : null);
+  const open = (id: Id) => {
+    history.pushState(null, '', `/bench/?entry=${id}&site=${site ?? ''}`);
+    setEntry(id);
+  };
+  useEffect(() => {
+    const back = () => setEntry(parameter('entry'));
+    window.addEventListener('popstate', back);
+    return () => window.removeEventListener('popstate', back);
+  }, []);
+  return <BenchOf entry={chosen} onOpen={open} key={chosen} />;
+}
+
+function firstEntry(slice: ViewProps['state']['slice'], site: Id): Id | null {
+  const rounds = slice.by('round', 'site', site).filter(({ closed }) => !closed);
+  return rounds[rounds.length - 1]?.entries[0] ?? slice.by('entry', 'site', site)[0]?.id ?? null;
+}
+
+function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void }) {
+  const state = useDevice();
+  const { slice } = state;
+  const record = entry ? slice.get('entry', entry) : null;
+  const round = record ? currentRound(slice, record.id, record.site) : null;
+  const dossier = record ? dossierOf(slice, record.id, round) : null;
+  const [grade, setGrade] = useState<Grade | null>(null);
+  const asked = grade ?? round?.grade ?? 'detailed';
+  const [place, setPlace] = useState<string | null>(null);
+  const [check, setCheck] = useState<string | null>(null);
+  const [typed, setTyped] = useState('');
+  const [pad, setPad] = useState(false);
+  const [panel, setPanel] = useState(false);
+  const [sheet, setSheet] = useState<Id | null>(null);
+  const [chosenInstrument, setInstrument] = useState<Record<string, Id>>({});
+  const input = useRef<HTMLInputElement>(null);
+  const line = useCaliper();
+
+  const context: Context | null = dossier && { ...dossier, grade: asked, at: now() };
+  const findings = dossier ? judge(dossier, asked, now()) : [];
+  const kind = dossier && KINDS[dossier.entry.kind];
+  const views = context && kind ? kind.places.filter(({ grade: g }) => asksFor(asked, g)).map((p) => placeView(context, p, findings)) : [];
+  const active = views.find((view) => view.place.id === place) ?? views.find((view) => view.place.id === nextPlace(views));
+  const instruments = active && dossier ? instrumentsFor(slice.by('instrument', 'site', dossier.site.id), active.place.instruments) : [];
+  const instrument = instruments.find(({ id }) => id === chosenInstrument[active?.place.id ?? '']) ?? instruments[0] ?? null;
+  const sealed = Boolean(entry && round && isSealed(slice, entry, round.id));
+  const defects = entry ? slice.by('defect', 'entry', entry) : [];
+  const stops = round?.entries ?? [];
+
+  useEffect(() => caliper.hold(instrument?.simulated ? instrument : null), [instrument]);
+
+  const target = (): Target | null => {
+    if (!entry || !round || !active) return null;
+    if (!instrument) {
+      say('No instrument on file measures this. Add one under Dossier, Instruments.');
+      return null;
+    }
+    return { entry, round, place: active.place, instrument };
+  };
+  const afterReading = () => {
+    setTyped('');
+    if (active && active.readings.length + 1 >= active.place.wanted && place === null) setPlace(null);
+  };
+  const take = () => {
+    const where = target();
+    if (where && takeLive(where, line)) afterReading();
+  };
+  const enter = () => {
+    const where = target();
+    if (where && takeTyped(where, typed)) afterReading();
+  };
+  const raise = (finding: Finding | undefined) => {
+    if (!entry || !round) return;
+    const failed = finding ?? findings.find((f) => f.check === check && f.outcome === 'fails') ?? firstUnraised(findings, defects);
+    if (!failed) return say('No failed check is without a defect. Select a failed check first.');
+    const existing = defects.find((d) => d.check === failed.check && d.state !== 'done' && d.state !== 'proven');
+    if (existing) return setSheet(existing.id);
+    const id = device.id();
+    const payload = { id, entry, round: round.id, check: failed.check, grade: asked, photos: [], action: '', observation: null };
+    if (!give('defect.raise', payload, `Defect ${failed.check} is raised.`)) return;
+    const again = device.state().slice.by('defect', 'entry', entry).find((d) => d.check === failed.check);
+    setSheet(again?.id ?? id);
+  };
+  const step = (by: number) => {
+    const at = views.findIndex((view) => view === active);
+    const next = views[(at + by + views.length) % views.length];
+    if (next) setPlace(next.place.id);
+  };
+  const walk = (by: number) => {
+    const next = stops[stops.indexOf(entry ?? '') + by];
+    if (next) onOpen(next);
+  };
+  const seal = () => {
+    if (!entry || !round) return;
+    if (!confirm('Seal this inspection? Its readings and answers cannot be changed afterwards.')) return;
+    if (give('inspection.seal', { id: device.id(), entry, round: round.id })) say('The inspection is sealed.');
+  };
+
+  const typing = (key: string): KeyBinding => ({
+    key,
+    title: '',
+    run: () => {
+      setTyped((text) => text + key);
+      input.current?.focus();
+    },
+  });
+  const keys: KeyBinding[] = [
+    { key: ' ', title: 'Take the reading that the caliper shows', run: take },
+    { key: 'd', title: 'Raise a defect from the selected failed check', run: () => raise(undefined) },
+    { key: 'u', title: 'Undo your last change', run: undoLast },
+    { key: 'ArrowRight', title: 'Next place to measure', run: () => step(1) },
+    { key: 'ArrowLeft', title: 'Place before', run: () => step(-1) },
+    { key: 'ArrowDown', title: 'Next stop of the walk', run: () => walk(1) },
+    { key: 'ArrowUp', title: 'Stop before', run: () => walk(-1) },
+    { key: 'g', title: 'Next grade of inspection', run: () => setGrade(GRADES[(GRADES.indexOf(asked) + 1) % GRADES.length]!) },
+    { key: 'j', title: 'Show the caliper’s jaws', run: () => setPanel(!panel) },
+    { key: 'n', title: 'Show the number pad', run: () => setPad(!pad) },
+    { key: 's', title: 'Seal the inspection', run: seal },
+  ];
+  const digits = [...'0123456789.,'].map(typing);
+
+  return (
+    <Root view="bench" keys={keys} silent={digits}>
+      {() => {
+        if (!dossier || !context || !kind) return <NoEntry />;
+        if (!round || !entry) return <NoRound entry={dossier.entry} slice={slice} />;
+        return (
+          <div className={`bench${pad ? ' with-pad' : ''}`}>
+            <WalkList slice={slice} version={state.version} round={round} current={entry} onOpen={onOpen} />
+            <main id="main" className="centre" tabIndex={-1}>
+              <Title dossier={dossier} grade={asked} onGrade={setGrade} sealed={sealed} />
+              <Section dossier={dossier} views={views} selected={active?.place.id ?? null} onSelect={setPlace} />
+              <div className="places">
+                {views.map((view) => (
+                  <PlaceCard
+                    key={view.place.id}
+                    view={view}
+                    guarded={dossier.site.acceptance === 'guarded'}
+                    selected={view === active}
+                    sealed={sealed}
+                    onSelect={() => {
+                      setPlace(view.place.id);
+                      input.current?.focus();
+                    }}
+                  />
+                ))}
+              </div>
+              <div className="looks">
+                {kind.looks
+                  .filter((look) => asksFor(asked, look.grade))
+                  .map((look) => (
+                    <LookCard
+                      key={look.id}
+                      look={look}
+                      given={dossier.looks.get(look.id)}
+                      sealed={sealed}
+                      onAnswer={(answer) => give('look.answer', { id: device.id(), entry, round: round.id, look: look.id, answer, photo: null })}
+                    />
+                  ))}
+              </div>
+            </main>
+            <JudgementColumn
+              dossier={dossier}
+              findings={findings}
+              hidden={kind.checks.filter((id) => !asksFor(asked, ruleOf(id)!.grade)).length}
+              defects={defects}
+              selected={check}
+              onSelect={(finding) => {
+                setCheck(finding.check);
+                if (finding.place && views.some((view) => view.place.id === finding.place)) setPlace(finding.place);
+                else document.getElementById(`look-${finding.place}`)?.scrollIntoView({ block: 'center' });
+              }}
+              onRaise={raise}
+            />
+            {panel && instrument?.simulated && <CaliperPanel key={`${active?.place.id}`} nominalMm={nominalOf(dossier, active?.place.id ?? '')} line={line} />}
+            {pad && <NumberPad value={typed} onChange={setTyped} onEnter={enter} />}
+            <Tray
+              instruments={instruments}
+              instrument={instrument}
+              onInstrument={(id) => setInstrument({ ...chosenInstrument, [active?.place.id ?? '']: id })}
+              line={line}
+              placeTitle={active?.place.title ?? 'Reading'}
+              unit={active?.place.unit === 'ohm' ? 'Ω or mΩ' : 'mm or in'}
+              typed={typed}
+              onTyped={setTyped}
+              onEnter={enter}
+              onTake={take}
+              onRaise={() => raise(undefined)}
+              onPad={() => setPad(!pad)}
+              onPanel={() => setPanel(!panel)}
+              sealed={sealed}
+              inputRef={input}
+            />
+            <div className="side-foot">
+              <a href={`/defects/?site=${dossier.site.id}&entry=${entry}`}>Defects of this entry</a>
+              <button type="button" onClick={seal} disabled={sealed}>
+                {sealed ? 'Sealed' : 'Seal record'}
+              </button>
+            </div>
+            <Suspense fallback={null}>{sheet && <DefectSheet key={sheet} defect={sheet} onClose={() => setSheet(null)} />}</Suspense>
+          </div>
+        );
+      }}
+    </Root>
+  );
+}
+
+const firstUnraised = (findings: readonly Finding[], defects: readonly { check: string | null; state: string }[]) =>
+  findings.find((f) => f.outcome === 'fails' && !defects.some((d) => d.check === f.check && d.state !== 'done' && d.state !== 'proven'));
+
+/** Instruments that measure a place, those in calibration first. */
+function instrumentsFor(all: readonly Instrument[], kinds: readonly Instrument['kind'][]): Instrument[] {
+  const today = now().slice(0, 10);
+  const rank = ({ kind, calibratedUntil }: Instrument) => kinds.indexOf(kind) + (calibratedUntil.slice(0, 10) < today ? 10 : 0);
+  return all.filter(({ kind }) => kinds.includes(kind)).sort((a, b) => rank(a) - rank(b));
+}
+
+/** What the jaws close on when nobody says otherwise: what the record promises, mm. */
+function nominalOf({ cable, enclosure }: Dossier, place: string): number {
+  if (place === 'inner-sheath') return cable?.innerMm ?? 15;
+  if (place === 'armour') return cable?.armour?.sizeMm ?? 1.2;
+  if (place === 'thread-engagement') return Math.max(enclosure.wallMm - 1, 1);
+  return cable?.outerMm ?? 20;
+}
+
+function Title({ dossier, grade, onGrade, sealed }: { dossier: Dossier; grade: Grade; onGrade: (grade: Grade) => void; sealed: boolean }) {
+  const { enclosure, entry, area, size, cable, certificate, round } = dossier;
+  const zone = area.zone === 'unclassified' ? 'unclassified' : area.zone === null ? 'zone not recorded' : `zone ${area.zone} ${area.group ?? ''}`;
+  return (
+    <div className="title">
+      <h1>
+        {enclosure.tag}, entry {entry.label}
+      </h1>
+      <p className="quiet">
+        {size ? `${size.thread.replace('x1.5', '')} ` : ''}
+        {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'}, {certificate?.number ?? 'no certificate'}
+        {sealed ? ', sealed' : ''}
+      </p>
+      <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
+        {GRADES.map((g) => (
+          <button key={g} type="button" aria-pressed={g === grade} onClick={() => onGrade(g)}>
+            {GRADE_WORDS[g]}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function Section({ dossier, views, selected, onSelect }: { dossier: Dossier; views: ReturnType<typeof placeView>[]; selected: string | null; onSelect: (place: string) => void }) {
+  const drawing = useMemo(() => drawEntry(dossier), [dossier]);
+  const states = Object.fromEntries(views.map(({ place, glyph }) => [place.id, partState(glyph)]));
+  const save = () => {
+    const file = new Blob([drawingToSvg(drawing, states)], { type: 'image/svg+xml' });
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(file);
+    link.download = `${dossier.enclosure.tag}-${dossier.entry.label}.svg`;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+  };
+  return (
+    <div className="section">
+      <DrawingView drawing={drawing} states={states} selected={selected} onSelect={onSelect} leaders={Object.fromEntries(Object.entries(LEADERS).filter(([id]) => id in states))} aspect={ASPECT} />
+      <button type="button" className="save-drawing" onClick={save}>
+        Save as SVG
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import { Button, Modal } from '@mantine/core';
+import { useState } from 'react';
+import type { Severity } from '../../core/defects/severity';
+import type { Id } from '../../core/record/types';
+import { SEVERITY_WORDS } from '../../core/words/labels';
+import { device, say, useDevice } from '../device';
+import { give } from '../give';
+import { PhotoRow } from '../PhotoRow';
+
+/** Largest photo that is taken, in bytes. */
+const PHOTO_BYTES = 12_000_000;
+
+/** A defect just raised, or one that is opened again: action, level, photos. */
+export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClose: () => void }) {
+  const { slice } = useDevice();
+  const defect = slice.get('defect', id);
+  const [action, setAction] = useState(defect?.action ?? '');
+  const [level, setLevel] = useState<Severity>(defect?.severity ?? 3);
+  const [reason, setReason] = useState('');
+  if (!defect) return null;
+  const save = () => {
+    const set = {
+      ...(action !== defect.action ? { action } : {}),
+      ...(level !== defect.severity ? { severity: level, severityReason: reason } : {}),
+    };
+    if (Object.keys(set).length > 0 && !give('defect.edit', { id, set })) return;
+    onClose();
+  };
+  return (
+    <Modal opened onClose={onClose} title={`Defect ${defect.check ?? ''} is raised`} size="lg">
+      <p>{defect.statement}</p>
+      <p className="quiet">{defect.basis}</p>
+      {defect.severity === 4 && (
+        <p className="make-safe" role="alert">
+          <b>Make safe before leaving:</b> isolate, prove dead, tell the person responsible for the area.
+        </p>
+      )}
+      <p>
+        Level {defect.severity}: {SEVERITY_WORDS[defect.severity]}, due {defect.due}
+        {defect.repeats > 0 ? `, repeat number ${defect.repeats}` : ''}.
+      </p>
+      <label className="field">
+        <span>What has to be done</span>
+        <textarea data-autofocus rows={3} value={action} onChange={(event) => setAction(event.target.value)} />
+      </label>
+      <label className="field">
+        <span>Level</span>
+        <select value={level} onChange={(event) => setLevel(Number(event.target.value) as Severity)}>
+          {([4, 3, 2, 1] as const).map((n) => (
+            <option key={n} value={n}>
+              {n}: {SEVERITY_WORDS[n]}
+            </option>
+          ))}
+        </select>
+      </label>
+      {level !== defect.severity && (
+        <label className="field">
+          <span>Why the level is changed</span>
+          <input value={reason} onChange={(event) => setReason(event.target.value)} />
+        </label>
+      )}
+      <PhotoRow photos={defect.photos} />
+      <label className="field">
+        <span>Add photos (JPEG or PNG, up to 12 MB each; the location is taken out)</span>
+        <input type="file" accept="image/jpeg,image/png" multiple onChange={(event) => void addPhotos(id, event.target)} />
+      </label>
+      <Button onClick={save}>Keep</Button>
+    </Modal>
+  );
+}
+
+/** Keeps photos on the device and shows them on the defect. */
+export async function addPhotos(defect: Id, input: HTMLInputElement): Promise<void> {
+  const files = [...(input.files ?? [])];
+  input.value = '';
+  for (const file of files) {
+    if (file.type !== 'image/jpeg' && file.type !== 'image/png') {
+      say(`${file.name} is no JPEG or PNG picture. Choose another file.`);
+      continue;
+    }
+    if (file.size > PHOTO_BYTES) {
+      say(`${file.name} is over 12 MB. Take it at a lower resolution.`);
+      continue;
+    }
+    const photo = await device.keepPhoto(file);
+    const photos = device.state().slice.get('defect', defect)?.photos ?? [];
+    give('defect.edit', { id: defect, set: { photos: [...photos, photo] } });
+  }
+}

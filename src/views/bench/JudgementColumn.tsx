@@ -1,0 +1,104 @@
+import type { Defect } from '../../core/record/types';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { isWorse, stateOf, countOutcomes, type Finding } from '../../core/rulebook/finding';
+import { basisOf } from '../../core/rulebook/references';
+import { ruleOf } from '../../core/rulebook/rules';
+import { settling, statement } from '../../core/words/findings';
+import { STATE_WORDS } from '../../core/words/labels';
+import { count } from '../../core/words/format';
+import { glyphOfFinding, glyphOfState } from '../../ui/glyph-state';
+import { SealGlyph, toneOf } from '../../ui/SealGlyph';
+
+interface Props {
+  dossier: Dossier;
+  findings: readonly Finding[];
+  /** Checks of the kind above the grade. */
+  hidden: number;
+  defects: readonly Defect[];
+  selected: string | null;
+  onSelect: (finding: Finding) => void;
+  onRaise: (finding: Finding) => void;
+}
+
+/** The live judgement: the whole in one mark, then a sentence with numbers per check, the worst first. */
+export function JudgementColumn({ dossier, findings, hidden, defects, selected, onSelect, onRaise }: Props) {
+  const state = stateOf(findings);
+  const glyph = glyphOfState(state);
+  const counts = countOutcomes(findings);
+  const sorted = [...findings].sort((a, b) => (isWorse(a.outcome, b.outcome) ? -1 : isWorse(b.outcome, a.outcome) ? 1 : 0));
+  return (
+    <aside className="judgement" aria-label="Judgement">
+      <header aria-live="polite">
+        <SealGlyph state={glyph} size={46} label={STATE_WORDS[state]} />
+        <div>
+          <h2 className={toneOf(glyph)}>{STATE_WORDS[state]}</h2>
+          <p className="quiet">
+            {[
+              counts.fails && `${counts.fails} ${counts.fails === 1 ? 'fails' : 'fail'}`,
+              counts.marginal && count(counts.marginal, 'close call'),
+              counts.unread && `${counts.unread} unread`,
+            ]
+              .filter(Boolean)
+              .join(', ') || 'all conform'}{' '}
+            of {findings.length}
+          </p>
+        </div>
+      </header>
+      <ol>
+        {sorted.map((finding) => (
+          <Item
+            key={finding.check}
+            finding={finding}
+            dossier={dossier}
+            defect={defects.find(({ check }) => check === finding.check)}
+            selected={selected === finding.check}
+            onSelect={() => onSelect(finding)}
+            onRaise={() => onRaise(finding)}
+          />
+        ))}
+      </ol>
+      {hidden > 0 && (
+        <p className="quiet hidden-note">{count(hidden, 'check')} can only be answered at a higher grade and {hidden === 1 ? 'is' : 'are'} not judged here.</p>
+      )}
+      <p className="quiet hidden-note">Yendral advises; a competent, authorised person decides. Local codes come first.</p>
+    </aside>
+  );
+}
+
+interface ItemProps {
+  finding: Finding;
+  dossier: Dossier;
+  defect: Defect | undefined;
+  selected: boolean;
+  onSelect: () => void;
+  onRaise: () => void;
+}
+
+function Item({ finding, dossier, defect, selected, onSelect, onRaise }: ItemProps) {
+  const settle = [finding, ...finding.also].map(settling).filter(Boolean)[0];
+  const isOpen = defect && defect.state !== 'done' && defect.state !== 'proven';
+  return (
+    <li className={selected ? 'selected' : ''} data-check={finding.check} data-outcome={finding.outcome}>
+      <button type="button" className="plain finding" onClick={onSelect} aria-pressed={selected}>
+        <SealGlyph state={glyphOfFinding(finding)} label={`${ruleOf(finding.check)?.title}: ${finding.outcome}`} />
+        <span>
+          <span className="statement">{statement(finding)}</span>
+          {settle && <small>{settle}</small>}
+          <small>
+            {finding.check} · {basisOf(finding.check, dossier)}
+          </small>
+        </span>
+      </button>
+      {finding.outcome === 'fails' &&
+        (isOpen ? (
+          <a className="defect-link" href={`/defects/?site=${defect.site}&defect=${defect.id}`}>
+            Defect level {defect.severity}, due {defect.due}
+          </a>
+        ) : (
+          <button type="button" className="raise" onClick={onRaise}>
+            Raise defect
+          </button>
+        ))}
+    </li>
+  );
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { FitStrip } from '../../ui/FitStrip';
+import { SealGlyph, toneOf } from '../../ui/SealGlyph';
+import { give } from '../give';
+import type { PlaceView } from './place-view';
+
+interface Props {
+  view: PlaceView;
+  guarded: boolean;
+  selected: boolean;
+  sealed: boolean;
+  onSelect: () => void;
+}
+
+/** A measured place: its strip, its readings, and the next one. */
+export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) {
+  const { place, readings, limits, mean, uncertainty, glyph, word } = view;
+  const ohms = place.unit === 'ohm';
+  const figure = (value: number) => (ohms ? (value * 1000).toFixed(1) : value.toFixed(2));
+  return (
+    <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={place.title}>
+      <button type="button" className="plain place-head" onClick={onSelect} aria-pressed={selected} title={place.how}>
+        <SealGlyph state={glyph} label={`${place.title}: ${word}`} />
+        <b>{place.title}</b>
+        <b className={toneOf(glyph)}>{word}</b>
+      </button>
+      <FitStrip
+        unit={ohms ? 'mΩ' : 'mm'}
+        limits={limits}
+        readings={readings.map(({ value }) => value)}
+        mean={mean}
+        uncertainty={uncertainty}
+        guarded={guarded}
+        state={glyph}
+        factor={ohms ? 1000 : 1}
+        decimals={ohms ? 1 : 2}
+      />
+      <ul className="readings">
+        {readings.map((reading) => (
+          <Chip key={reading.id} id={reading.id} text={figure(reading.value)} typed={reading.typed} fault={reading.fault} by={reading.by} sealed={sealed} />
+        ))}
+        {!sealed && (
+          <li>
+            <button type="button" className="chip next" onClick={onSelect} aria-label={`Next reading of ${place.title}`}>
+              next
+            </button>
+          </li>
+        )}
+      </ul>
+    </section>
+  );
+}
+
+const FAULTS = { 'past-calibration': 'instrument past its calibration date', 'outside-span': 'outside the instrument’s span' } as const;
+
+/** One reading: what it was typed as, who took it, and striking it out. */
+function Chip({ id, text, typed, fault, by, sealed }: { id: string; text: string; typed: string; fault: 'past-calibration' | 'outside-span' | null; by: string; sealed: boolean }) {
+  const [open, setOpen] = useState(false);
+  const note = fault ? `, does not count: ${FAULTS[fault]}` : '';
+  return (
+    <li>
+      <button type="button" className={`chip${fault ? ' faulty' : ''}`} onClick={() => setOpen(!open)} aria-expanded={open} aria-label={`Reading ${text}${note}`}>
+        {text}
+        {fault && <span aria-hidden="true"> !</span>}
+      </button>
+      {open && (
+        <div className="chip-menu">
+          <span>
+            Typed “{typed}” by {by}
+            {note}
+          </span>
+          {!sealed && (
+            <button
+              type="button"
+              onClick={() => {
+                setOpen(false);
+                give('reading.strike', { id, reason: fault ? FAULTS[fault] : 'misreading' }, `Reading ${text} is struck out.`);
+              }}
+            >
+              Strike out
+            </button>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}

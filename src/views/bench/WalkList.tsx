@@ -1,0 +1,61 @@
+import { useEffect, useMemo, useRef } from 'react';
+import { KINDS } from '../../core/record/kinds';
+import type { Slice } from '../../core/record/slice';
+import type { Id, Round } from '../../core/record/types';
+import { dossierOf } from '../../core/rulebook/dossier';
+import { judge } from '../../core/rulebook/judge';
+import { stateOf } from '../../core/rulebook/finding';
+import { STATE_WORDS } from '../../core/words/labels';
+import { glyphOfState } from '../../ui/glyph-state';
+import { SealGlyph } from '../../ui/SealGlyph';
+
+/** The stops of the round as a line, each with its mark. */
+export function WalkList({ slice, version, round, current, onOpen }: { slice: Slice; version: number; round: Round; current: Id; onOpen: (entry: Id) => void }) {
+  // The marks change only with the records, not with every stroke on the page.
+  const stops = useMemo(() => stopsOf(slice, round), [slice, version, round]); // eslint-disable-line react-hooks/exhaustive-deps
+  const at = stops.findIndex(({ id }) => id === current);
+  const ref = useRef<HTMLLIElement>(null);
+  useEffect(() => ref.current?.scrollIntoView({ block: 'nearest' }), [current]);
+  return (
+    <nav className="walk" aria-label="Walk">
+      <h2>
+        Walk, {at + 1} of {stops.length} stops
+      </h2>
+      <ol>
+        {stops.map(({ id, title, what, state }) => (
+          <li key={id} ref={id === current ? ref : undefined} aria-current={id === current ? 'step' : undefined}>
+            <a
+              href={`/bench/?entry=${id}`}
+              onClick={(event) => {
+                if (event.ctrlKey || event.metaKey) return;
+                event.preventDefault();
+                onOpen(id);
+              }}
+            >
+              <SealGlyph state={glyphOfState(state)} size={28} label={STATE_WORDS[state]} />
+              <span>
+                <b>{title}</b>
+                <small>{what}</small>
+              </span>
+            </a>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}
+
+function stopsOf(slice: Slice, round: Round) {
+  return round.entries.flatMap((id) => {
+    const dossier = dossierOf(slice, id, round);
+    if (!dossier) return [];
+    return [
+      {
+        id,
+        title: `${dossier.enclosure.tag}, entry ${dossier.entry.label}`,
+        what: KINDS[dossier.entry.kind].title,
+        state: stateOf(judge(dossier, round.grade, '')),
+      },
+    ];
+  });
+}

@@ -1,0 +1,69 @@
+import { judgeFit } from '../../core/rulebook/judge-fit';
+import { fitTaskOf, limitsOf } from '../../core/rulebook/fit-task';
+import { diameterOf, groupsOf, singleUncertainty, type Context } from '../../core/rulebook/dossier';
+import type { Aspect, Finding } from '../../core/rulebook/finding';
+import type { Place } from '../../core/record/kinds';
+import type { Reading } from '../../core/record/types';
+import type { PartState } from '../../drawing/shapes';
+import { glyphOfFinding } from '../../ui/glyph-state';
+import type { GlyphState } from '../../ui/SealGlyph';
+
+/** Everything that a place's card and its part of the drawing show. */
+export interface PlaceView {
+  place: Place;
+  readings: Reading[];
+  limits: [number | null, number | null] | null;
+  mean: number | null;
+  uncertainty: number | null;
+  glyph: GlyphState;
+  word: string;
+}
+
+const WORD: Record<GlyphState, string> = {
+  fits: 'Fits',
+  close: 'Close call',
+  small: 'Too small',
+  large: 'Too large',
+  unread: 'Not read',
+  na: 'No limit on file',
+};
+
+/** A place with its readings and the verdict on the size alone; the judgement column has the whole check. */
+export function placeView(context: Context, place: Place, findings: readonly Finding[]): PlaceView {
+  const groups = groupsOf(context, place.id);
+  const best = groups.filter(({ fault }) => !fault).sort((a, b) => b.readings.length - a.readings.length)[0];
+  const sheath = place.id === 'outer-sheath' || place.id === 'inner-sheath' || place.id === 'armour';
+  const diameter = best && sheath ? diameterOf(context, best, place.id !== 'armour' && (context.cable?.coldFlow ?? false)) : null;
+  const last = best?.readings[best.readings.length - 1];
+  const task = fitTaskOf(context, place.id);
+  const aspect: Pick<Aspect, 'outcome' | 'key'> | null = task
+    ? judgeFit(context, task)
+    : (findings.find((finding) => finding.place === place.id) ?? null);
+  const glyph = aspect ? glyphOfFinding(aspect) : groups.length > 0 ? 'na' : 'unread';
+  return {
+    place,
+    readings: context.readings.filter((reading) => reading.place === place.id),
+    limits: limitsOf(context, place.id),
+    mean: diameter?.meanMm ?? last?.value ?? null,
+    uncertainty: diameter?.expandedUncertaintyMm ?? (best ? singleUncertainty(best.instrument) : null),
+    glyph,
+    word: wordOf(glyph, aspect?.key ?? '', place),
+  };
+}
+
+function wordOf(glyph: GlyphState, key: string, place: Place): string {
+  if (glyph === 'large' && key === 'fit.oval') return 'Too oval';
+  if (glyph === 'large' && place.id === 'thread-engagement') return 'Too short';
+  if (glyph === 'large' && place.id === 'bond') return 'Too high';
+  if (glyph === 'large' && !key.startsWith('fit.')) return 'Failed';
+  if (glyph === 'fits' && !key.startsWith('fit.')) return 'Sound';
+  return WORD[glyph];
+}
+
+/** How the part of a place is outlined in the drawing. */
+export const partState = (glyph: GlyphState): PartState =>
+  glyph === 'fits' ? 'sound' : glyph === 'close' ? 'close' : glyph === 'unread' ? 'unread' : glyph === 'na' ? null : 'failed';
+
+/** The place that is asked for next: the first that lacks readings, in the order of the kind. */
+export const nextPlace = (views: readonly PlaceView[]): string =>
+  (views.find(({ readings, place }) => readings.length < place.wanted) ?? views[0]!).place.id;

@@ -1,0 +1,61 @@
+import type { Place } from '../../core/record/kinds';
+import type { Id, Instrument, Round } from '../../core/record/types';
+import { parseLength } from '../../core/quantity/length';
+import { parseResistance } from '../../core/quantity/resistance';
+import type { CaliperLine } from '../../core/instrument/caliper';
+import { day } from '../../core/words/format';
+import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
+import { caliper, device, say } from '../device';
+import { give } from '../give';
+
+/** Where a reading goes. */
+export interface Target {
+  entry: Id;
+  round: Round;
+  place: Place;
+  instrument: Instrument;
+}
+
+/** Keeps what was typed as a reading; says what is wrong with it otherwise. True when it was kept. */
+export function takeTyped({ entry, round, place, instrument }: Target, typed: string): boolean {
+  const value = valueOf(place, typed);
+  if (typeof value === 'string') {
+    say(value);
+    return false;
+  }
+  return put({ entry, round, place, instrument }, value, typed.trim(), 'typed');
+}
+
+function valueOf(place: Place, typed: string): number | string {
+  if (place.unit === 'ohm') {
+    const ohms = parseResistance(typed);
+    return ohms ?? 'That is no resistance. Type for example 0.012 or 12 mΩ.';
+  }
+  const read = parseLength(typed);
+  return 'mm' in read ? read.mm : LENGTH_FAULT_WORDS[read.fault]!;
+}
+
+/** Takes what the caliper shows. */
+export function takeLive(target: Target, line: CaliperLine | null): boolean {
+  const { instrument, place } = target;
+  if (!instrument.simulated || place.unit !== 'mm') {
+    say(`${instrument.tag} does not send by itself: type the reading and press Enter.`);
+    return false;
+  }
+  if (line?.fault === 'past-calibration') {
+    say(`${instrument.tag} is past its calibration date ${day(instrument.calibratedUntil)} and does not send. Choose another instrument, or type the reading: it is kept and marked.`);
+    return false;
+  }
+  if (!line || line.value_mm === null || !line.stable) {
+    caliper.handle({ jaws: 'close' });
+    say('The jaws are not at rest on the cable. Close them (J), then take the reading.');
+    return false;
+  }
+  return put(target, line.value_mm, line.value_mm.toFixed(2), 'instrument');
+}
+
+function put({ entry, round, place, instrument }: Target, value: number, typed: string, source: 'typed' | 'instrument'): boolean {
+  const id = device.id();
+  const method = place.unit === 'mm' ? (instrument.kind === 'tape' ? 'tape' : 'caliper') : null;
+  return give('reading.take', { id, entry, round: round.id, place: place.id, value, typed, method, instrument: instrument.id, source }) !== null;
+}

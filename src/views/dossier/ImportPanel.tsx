@@ -1,0 +1,122 @@
+import { Button } from '@mantine/core';
+import { useRef, useState } from 'react';
+import { api, ApiError, type ImportPreview } from '../../client/api';
+import type { ImportItem } from '../../core/record/commands';
+import { give } from '../give';
+
+const KINDS = {
+  cables: { title: 'Cable schedule (CSV)', accept: '.csv,text/csv', what: 'cables' },
+  certificate: { title: 'Certificate with its assembly sheet (JSON)', accept: '.json,application/json', what: 'certificate' },
+} as const;
+
+/** Takes a file in: shows what it would change, row by row, before anything is changed. */
+export function ImportPanel({ site }: { site: string }) {
+  const [kind, setKind] = useState<keyof typeof KINDS>('cables');
+  const [name, setName] = useState('');
+  const [preview, setPreview] = useState<ImportPreview | null>(null);
+  const [problem, setProblem] = useState('');
+  const [reading, setReading] = useState(false);
+  const abort = useRef<AbortController | null>(null);
+
+  const read = async (input: HTMLInputElement) => {
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    setName(file.name);
+    setPreview(null);
+    setProblem('');
+    setReading(true);
+    abort.current = new AbortController();
+    try {
+      setPreview(await api.previewImport(site, kind, file, abort.current.signal));
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      setProblem(abort.current.signal.aborted ? 'The reading of the file was cancelled.' : error.message);
+    } finally {
+      setReading(false);
+    }
+  };
+  const take = () => {
+    if (!preview) return;
+    const items = preview.items as ImportItem[];
+    if (give('dossier.import', { source: name, items }, `${items.length} ${items.length === 1 ? 'record' : 'records'} from ${name} are taken in.`)) setPreview(null);
+  };
+
+  return (
+    <section className="import" aria-label="Import">
+      <h2>Import</h2>
+      <label className="field">
+        <span>What the file holds</span>
+        <select
+          value={kind}
+          onChange={(event) => {
+            setKind(event.target.value as keyof typeof KINDS);
+            setPreview(null);
+          }}
+        >
+          {Object.entries(KINDS).map(([id, { title }]) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="field">
+        <span>File</span>
+        <input type="file" accept={KINDS[kind].accept} onChange={(event) => void read(event.target)} />
+      </label>
+      {reading && (
+        <p role="status">
+          Reading {name} …{' '}
+          <Button size="compact-md" variant="default" onClick={() => abort.current?.abort()}>
+            Cancel
+          </Button>
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
+      {preview && <Preview preview={preview} name={name} onTake={take} />}
+    </section>
+  );
+}
+
+const ACTIONS = { add: 'new', change: 'changed', same: 'as on file' } as const;
+
+function Preview({ preview, name, onTake }: { preview: ImportPreview; name: string; onTake: () => void }) {
+  const { faults, rows, items } = preview;
+  if (faults.length > 0) {
+    return (
+      <div role="alert">
+        <p>
+          <b>Nothing is taken from {name}.</b> Mend these and choose the file again:
+        </p>
+        <ul className="faults">
+          {faults.map(({ row, field, message }, i) => (
+            <li key={i}>
+              {row === null ? '' : `Row ${row}, `}
+              <b>{field}</b>: {message}
+            </li>
+          ))}
+        </ul>
+      </div>
+    );
+  }
+  return (
+    <>
+      <p>
+        {items.length === 0 ? `${name} holds nothing that is not on file.` : `${name} would change ${items.length} of ${rows.length}:`}
+      </p>
+      <ul className="preview">
+        {rows.map(({ row, what, action, fields }) => (
+          <li key={row}>
+            <b>{what}</b> {ACTIONS[action]} <span className="quiet">{fields.join(', ')}</span>
+          </li>
+        ))}
+      </ul>
+      {items.length > 0 && <Button onClick={onTake}>Take them in</Button>}
+    </>
+  );
+}

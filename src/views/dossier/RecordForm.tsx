@@ -1,0 +1,253 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import { figure } from '../../core/words/format';
+import { parseLength } from '../../core/quantity/length';
+import type { Slice } from '../../core/record/slice';
+import type { Tables } from '../../core/record/types';
+import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
+import type { Field } from './fields';
+
+type Value = Record<string, unknown> | unknown[];
+
+interface Props {
+  fields: readonly Field[];
+  value: object;
+  slice: Slice;
+  site: string;
+  onSave: (value: Record<string, unknown>) => void;
+  onCancel: () => void;
+}
+
+/** A form over one record: every field is kept as typed until the whole is saved. */
+export function RecordForm({ fields, value, slice, site, onSave, onCancel }: Props) {
+  const [draft, setDraft] = useState<Value>(() => structuredClone(value) as Value);
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const problem = (path: string, text: string | null) =>
+    setProblems(({ [path]: _gone, ...rest }) => (text === null ? rest : { ...rest, [path]: text }));
+  const faults = [...Object.values(problems), ...blanks(fields, draft)];
+  return (
+    <form
+      className="record-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (faults.length === 0) onSave(draft as Record<string, unknown>);
+      }}
+    >
+      <Fields fields={fields} value={draft} path="" slice={slice} site={site} onChange={setDraft} onProblem={problem} />
+      {faults.length > 0 && (
+        <p role="alert" className="tone-failed">
+          {faults[0]}
+        </p>
+      )}
+      <div className="form-foot">
+        <Button type="submit" disabled={faults.length > 0}>
+          Save
+        </Button>
+        <Button variant="default" onClick={onCancel}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** Texts and references that may not stay empty. */
+function blanks(fields: readonly Field[], value: Value): string[] {
+  return fields.flatMap((field) => {
+    const nullable = 'nullable' in field && field.nullable;
+    if ((field.type === 'text' || field.type === 'reference') && !nullable && !OPTIONAL.has(field.path)) {
+      return String(get(value, field.path) ?? '').trim() === '' ? [`${field.title} is empty; fill it in.`] : [];
+    }
+    return [];
+  });
+}
+const OPTIONAL = new Set(['substances', 'from', 'to', 'calibration']);
+
+interface FieldsProps {
+  fields: readonly Field[];
+  value: Value;
+  path: string;
+  slice: Slice;
+  site: string;
+  onChange: (value: Value) => void;
+  onProblem: (path: string, text: string | null) => void;
+}
+
+function Fields(props: FieldsProps) {
+  return props.fields.map((field) => <FieldView key={field.path} field={field} {...props} />);
+}
+
+function FieldView({ field, value, path, slice, site, onChange, onProblem }: FieldsProps & { field: Field }) {
+  const current = get(value, field.path);
+  const full = `${path}${field.path}`;
+  const change = (next: unknown) => onChange(set(value, field.path, next));
+  switch (field.type) {
+    case 'list': {
+      const list = (current ?? []) as Value[];
+      return (
+        <fieldset className="wide">
+          <legend>{field.title}</legend>
+          {list.map((item, i) => (
+            <div key={i} className="list-item">
+              <Fields fields={field.fields} value={item} path={`${full}.${i}.`} slice={slice} site={site} onProblem={onProblem} onChange={(next) => change(list.map((old, j) => (j === i ? next : old)))} />
+              <span className="list-buttons">
+                <Button size="compact-md" variant="default" onClick={() => change([...list.slice(0, i + 1), structuredClone(item), ...list.slice(i + 1)])}>
+                  Copy
+                </Button>
+                <Button size="compact-md" variant="default" onClick={() => change(list.filter((_, j) => j !== i))}>
+                  Take out
+                </Button>
+              </span>
+            </div>
+          ))}
+          <Button size="compact-md" variant="default" onClick={() => change([...list, field.blank()])}>
+            Add
+          </Button>
+        </fieldset>
+      );
+    }
+    case 'group':
+      return (
+        <fieldset className="wide">
+          <legend>
+            {field.nullable ? (
+              <label>
+                <input type="checkbox" checked={current != null} onChange={(event) => change(event.target.checked ? field.blank() : null)} /> {field.title}
+              </label>
+            ) : (
+              field.title
+            )}
+          </legend>
+          {current != null && <Fields fields={field.fields} value={current as Value} path={`${full}.`} slice={slice} site={site} onProblem={onProblem} onChange={change} />}
+        </fieldset>
+      );
+    case 'flag':
+      return (
+        <label className="field flag">
+          <input type="checkbox" checked={Boolean(current)} onChange={(event) => change(event.target.checked)} /> {field.title}
+        </label>
+      );
+    case 'references':
+      return <References title={field.title} table={field.table} chosen={(current ?? []) as string[]} slice={slice} site={site} onChange={change} />;
+    default:
+      return (
+        <label className="field">
+          <span>
+            {field.title}
+            {field.type === 'length' ? ', mm or in' : ''}
+            {field.type === 'number' && field.unit ? `, ${field.unit}` : ''}
+            {'hint' in field && field.hint ? ` (${field.hint})` : ''}
+          </span>
+          <Input field={field} current={current} full={full} slice={slice} site={site} onChange={change} onProblem={onProblem} />
+        </label>
+      );
+  }
+}
+
+interface InputProps {
+  field: Field;
+  current: unknown;
+  full: string;
+  slice: Slice;
+  site: string;
+  onChange: (value: unknown) => void;
+  onProblem: (path: string, text: string | null) => void;
+}
+
+function Input({ field, current, full, slice, site, onChange, onProblem }: InputProps) {
+  const [typed, setTyped] = useState(() => shown(field, current));
+  const take = (text: string) => {
+    setTyped(text);
+    const read = parse(field, text);
+    onProblem(full, 'problem' in read ? `${field.title}: ${read.problem}` : null);
+    if ('value' in read) onChange(read.value);
+  };
+  if (field.type === 'select') {
+    return (
+      <select value={String(current ?? '')} onChange={(event) => onChange(event.target.value || null)}>
+        {field.nullable && <option value="">not recorded</option>}
+        {field.options.map((option) => (
+          <option key={option}>{option}</option>
+        ))}
+      </select>
+    );
+  }
+  if (field.type === 'reference') {
+    return (
+      <select value={String(current ?? '')} onChange={(event) => onChange(event.target.value || (field.nullable ? null : ''))}>
+        <option value="">{field.nullable ? 'not recorded' : 'choose'}</option>
+        {slice.by(field.table, 'site', site).map((record) => (
+          <option key={record.id} value={record.id}>
+            {titleOf(slice, field.table, record)}
+          </option>
+        ))}
+      </select>
+    );
+  }
+  return <input type={field.type === 'date' ? 'date' : 'text'} value={typed} onChange={(event) => take(event.target.value)} />;
+}
+
+function References({ title, table, chosen, slice, site, onChange }: { title: string; table: 'entry' | string; chosen: string[]; slice: Slice; site: string; onChange: (ids: string[]) => void }) {
+  const all = slice.by(table as 'entry', 'site', site);
+  return (
+    <fieldset className="wide">
+      <legend>{title}</legend>
+      <Button size="compact-md" variant="default" mr="sm" onClick={() => onChange(all.map(({ id }) => id))}>
+        All
+      </Button>
+      <Button size="compact-md" variant="default" onClick={() => onChange([])}>
+        None
+      </Button>
+      <div className="references">
+        {all.map((record) => (
+          <label key={record.id}>
+            <input type="checkbox" checked={chosen.includes(record.id)} onChange={(event) => onChange(event.target.checked ? [...chosen, record.id] : chosen.filter((id) => id !== record.id))} /> {titleOf(slice, 'entry', record)}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** A record as it is called in a choice. */
+export function titleOf(slice: Slice, table: string, record: Tables[keyof Tables]): string {
+  if (table === 'entry') {
+    const entry = record as Tables['entry'];
+    return `${slice.get('enclosure', entry.enclosure)?.tag ?? '?'}, entry ${entry.label}`;
+  }
+  const { tag, number, name, id } = record as unknown as Record<string, string | undefined>;
+  return tag ?? number ?? name ?? id ?? '';
+}
+
+function shown(field: Field, value: unknown): string {
+  if (value == null) return '';
+  if (field.type === 'words') return (value as string[]).join(', ');
+  if (field.type === 'date') return String(value).slice(0, 10);
+  return typeof value === 'number' && field.type === 'length' ? figure(value, 4) : String(value);
+}
+
+function parse(field: Field, text: string): { value: unknown } | { problem: string } {
+  const nullable = 'nullable' in field && field.nullable;
+  if (text.trim() === '' && nullable) return { value: null };
+  if (field.type === 'words') return { value: text.split(',').map((word) => word.trim()).filter(Boolean) };
+  if (field.type === 'length') {
+    const read = parseLength(text);
+    return 'mm' in read ? { value: read.mm } : { problem: LENGTH_FAULT_WORDS[read.fault]! };
+  }
+  if (field.type === 'number') {
+    const plain = text.trim().replace(',', '.').replace('−', '-');
+    return /^-?\d+(\.\d+)?$/.test(plain) ? { value: Number(plain) } : { problem: 'type a number, for example 12.5.' };
+  }
+  return { value: text };
+}
+
+function get(value: Value, path: string): unknown {
+  return path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], value);
+}
+
+function set(value: Value, path: string, next: unknown): Value {
+  const [key, ...rest] = path.split('.') as [string, ...string[]];
+  const copy = (Array.isArray(value) ? [...value] : { ...value }) as Record<string, unknown>;
+  copy[key] = rest.length === 0 ? next : set((copy[key] ?? {}) as Value, rest.join('.'), next);
+  return copy as Value;
+}

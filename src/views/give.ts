@@ -1,0 +1,42 @@
+import { Refusal, type CommandKind, type Payloads } from '../core/record/commands';
+import type { Id } from '../core/record/types';
+import { device, say } from './device';
+
+/**
+ * Gives a command and says so, with an undo.
+ *
+ * @param done what to say; empty says nothing
+ * @returns the command's id, or null when it was refused (the reason has been said)
+ */
+export function give<K extends CommandKind>(kind: K, payload: Payloads[K], done = '', site?: Id): Id | null {
+  try {
+    const id = device.give(kind, payload, site);
+    if (done) say(done, { title: 'Undo', run: () => void give('undo', { command: id }, 'Undone.') });
+    return id;
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    say(error.message);
+    return null;
+  }
+}
+
+/** Takes back the last change of the signed-in person that is not undone yet. */
+export function undoLast(): void {
+  const { slice, site, person } = device.state();
+  if (!site || !person) return;
+  const last = slice
+    .by('change', 'site', site)
+    .filter(({ kind, by, undone }) => kind !== 'undo' && by === person.name && !undone)
+    .pop();
+  if (!last) return say('There is nothing to undo.');
+  give('undo', { command: last.id }, `Undone: ${WORDS[last.kind] ?? last.kind}.`);
+}
+
+const WORDS: Record<string, string> = {
+  'reading.take': 'the reading',
+  'reading.strike': 'striking out a reading',
+  'look.answer': 'the answer',
+  'defect.raise': 'the defect',
+  'defect.edit': 'the change of the defect',
+  'dossier.import': 'the import',
+};

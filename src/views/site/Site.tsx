@@ -1,0 +1,174 @@
+import { useMemo, useState } from 'react';
+import { now } from '../../client/clock';
+import { dayIn } from '../../core/record/calendar';
+import { KINDS } from '../../core/record/kinds';
+import type { Slice } from '../../core/record/slice';
+import type { Area, Enclosure, Entry, EntryStatus } from '../../core/record/types';
+import { currentRound, dossierOf } from '../../core/rulebook/dossier';
+import { judge, statusOf } from '../../core/rulebook/judge';
+import { ENTRY_STATES, type EntryState } from '../../core/rulebook/finding';
+import { day } from '../../core/words/format';
+import { GRADE_WORDS, STATE_WORDS } from '../../core/words/labels';
+import { glyphOfState } from '../../ui/glyph-state';
+import { SealGlyph, toneOf } from '../../ui/SealGlyph';
+import { Root, type ViewProps } from '../Root';
+import { useDevice } from '../device';
+import { Plan } from './Plan';
+import './site.css';
+
+/** One entry as the plan and the list show it. */
+export interface Stop {
+  entry: Entry;
+  enclosure: Enclosure;
+  area: Area;
+  status: EntryStatus;
+}
+
+/** Where things stand on a site. */
+export default function Site() {
+  const state = useDevice();
+  return <Root view="site">{() => <SiteOf state={state as ViewProps['state']} />}</Root>;
+}
+
+function SiteOf({ state }: ViewProps) {
+  const { slice, site: siteId, version } = state;
+  const [text, setText] = useState('');
+  const [only, setOnly] = useState<EntryState | 'all'>('all');
+  const [area, setArea] = useState('all');
+  // Judged again when the records change, not with every letter of a search.
+  const stops = useMemo(() => stopsOf(slice, siteId), [slice, siteId, version]); // eslint-disable-line react-hooks/exhaustive-deps
+  const site = slice.get('site', siteId);
+  const areas = slice.by('area', 'site', siteId);
+  const shown = stops.filter((stop) => matches(stop, slice, text, only, area));
+  if (!site) return <main id="main" className="empty">This site is not on this device yet.</main>;
+  return (
+    <div className="site">
+      <main id="main">
+        <div className="title">
+          <h1>{site.name}</h1>
+          <p className="quiet">
+            {stops.length} entries in {areas.length} areas
+          </p>
+          <Exports site={siteId} />
+        </div>
+        {stops.length === 0 ? (
+          <div className="empty">
+            <h2>Nothing to inspect yet</h2>
+            <p>Make an area first, then an enclosure in it, then its entries; or import a cable schedule.</p>
+            <a href={`/dossier/?site=${siteId}`}>Open the dossier</a>
+          </div>
+        ) : (
+          <Plan areas={areas} enclosures={slice.by('enclosure', 'site', siteId)} stops={shown} />
+        )}
+      </main>
+      <aside aria-label="Entries">
+        <Summary stops={stops} only={only} onOnly={setOnly} />
+        <WorstDefects slice={slice} site={siteId} timeZone={site.timeZone} />
+        <div className="filters">
+          <input type="search" aria-label="Search entries" placeholder="Search tag, cable, kind" value={text} onChange={(event) => setText(event.target.value)} />
+          <select aria-label="Area" value={area} onChange={(event) => setArea(event.target.value)}>
+            <option value="all">All areas</option>
+            {areas.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </div>
+        <ul className="stops">
+          {shown.map(({ entry, enclosure, area: a, status }) => (
+            <li key={entry.id}>
+              <a href={`/bench/?entry=${entry.id}&site=${siteId}`}>
+                <SealGlyph state={glyphOfState(status.state)} size={26} label={STATE_WORDS[status.state]} />
+                <span>
+                  <b>
+                    {enclosure.tag}, entry {entry.label}
+                  </b>
+                  <small>
+                    {KINDS[entry.kind].title}, {a.name}
+                  </small>
+                </span>
+                <small className={toneOf(glyphOfState(status.state))}>{statusWords(status, site.timeZone)}</small>
+              </a>
+            </li>
+          ))}
+          {shown.length === 0 && <li className="quiet none">No entry matches. Clear the search or the filter.</li>}
+        </ul>
+      </aside>
+    </div>
+  );
+}
+
+function Exports({ site }: { site: string }) {
+  return (
+    <details className="exports">
+      <summary>Export</summary>
+      {['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'site.json'].map((name) => (
+        <a key={name} href={`/api/sites/${site}/export/${name}/`} download>
+          {name}
+        </a>
+      ))}
+    </details>
+  );
+}
+
+function stopsOf(slice: Slice, site: string): Stop[] {
+  return slice.by('entry', 'site', site).flatMap((entry) => {
+    const round = currentRound(slice, entry.id, site);
+    const dossier = dossierOf(slice, entry.id, round);
+    if (!dossier) return [];
+    const grade = round?.grade ?? 'detailed';
+    const status = statusOf(dossier, judge(dossier, grade, ''), grade);
+    return [{ entry, enclosure: dossier.enclosure, area: dossier.area, status }];
+  });
+}
+
+function matches({ entry, enclosure, area, status }: Stop, slice: Slice, text: string, only: EntryState | 'all', areaId: string): boolean {
+  if (only !== 'all' && status.state !== only) return false;
+  if (areaId !== 'all' && area.id !== areaId) return false;
+  const cable = entry.cable ? slice.get('cable', entry.cable)?.tag : '';
+  const all = `${enclosure.tag} entry ${entry.label} ${KINDS[entry.kind].title} ${area.name} ${cable} ${entry.size}`.toLowerCase();
+  return text.toLowerCase().split(/\s+/).every((word) => all.includes(word));
+}
+
+/** "sound, close, 3 Mar 2026". */
+const statusWords = ({ state, grade, at }: EntryStatus, timeZone: string): string =>
+  at === null ? 'not looked at' : `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
+
+function Summary({ stops, only, onOnly }: { stops: readonly Stop[]; only: EntryState | 'all'; onOnly: (state: EntryState | 'all') => void }) {
+  return (
+    <div className="summary" role="group" aria-label="Show by state">
+      {ENTRY_STATES.map((state) => (
+        <button key={state} type="button" aria-pressed={only === state} onClick={() => onOnly(only === state ? 'all' : state)}>
+          <SealGlyph state={glyphOfState(state)} size={22} label="" />
+          <b className="figures">{stops.filter(({ status }) => status.state === state).length}</b>
+          <small>{STATE_WORDS[state]}</small>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function WorstDefects({ slice, site, timeZone }: { slice: Slice; site: string; timeZone: string }) {
+  const today = dayIn(now(), timeZone);
+  const open = slice.by('defect', 'site', site).filter(({ state }) => state === 'open' || state === 'assigned');
+  const overdue = open.filter(({ due }) => due < today);
+  const worst = [...open].sort((a, b) => b.severity - a.severity || (a.due < b.due ? -1 : 1)).slice(0, 2);
+  if (open.length === 0) return null;
+  return (
+    <section className="worst" aria-label="Worst open defects">
+      <h2>
+        <a href={`/defects/?site=${site}`}>
+          {open.length} open {open.length === 1 ? 'defect' : 'defects'}
+          {overdue.length > 0 && `, ${overdue.length} overdue`}
+        </a>
+      </h2>
+      {worst.map(({ id, severity, statement, due }) => (
+        <p key={id}>
+          <b className="tone-failed">Level {severity}</b> <a href={`/defects/?site=${site}&defect=${id}`}>{statement}</a>{' '}
+          <span className="quiet">due {due}</span>
+        </p>
+      ))}
+    </section>
+  );
+}
