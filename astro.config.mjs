@@ -7,7 +7,7 @@ export default defineConfig({
   output: 'static',
   adapter: node({ mode: 'middleware' }),
   security: { checkOrigin: false },
-  trailingSlash: 'always',
+  trailingSlash: 'ignore',
   build: { assetsInlineLimit: 0, inlineStylesheets: 'never' },
   devToolbar: { enabled: false },
   telemetry: false,

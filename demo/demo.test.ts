@@ -50,6 +50,8 @@ describe('the demo', () => {
         'gland-double-seal sound',
         'gland-reversible-ring sound',
         'gland-double-seal incomplete',
+        'gland-double-seal doubtful',
+        'gland-reversible-ring doubtful',
       ]),
     );
     const closeCall = judged.find(({ entry }) => entry.id === 'mb-jb-204-c')!;

@@ -13,7 +13,9 @@ export interface EventHandlers {
 export function openEvents(handlers: EventHandlers): () => void {
   const source = new EventSource('/api/events/');
   source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as CaliperLine));
-  source.addEventListener('journal', (e) => handlers.journal(JSON.parse(e.data) as { site: Id; seq: number }));
+  source.addEventListener('journal', (e) =>
+    handlers.journal(JSON.parse(e.data) as { site: Id; seq: number }),
+  );
   source.onopen = () => handlers.open(true);
   source.onerror = () => handlers.open(false);
   return () => source.close();

@@ -2,7 +2,15 @@ import { threadOf } from '../core/gland/thread-table';
 import { engagedLength } from '../core/gland/threads';
 import type { Dossier } from '../core/rulebook/dossier';
 import { figure } from '../core/words/format';
-import { mirrored, rectangle, type Drawing, type Label, type Material, type Point, type Shape } from './shapes';
+import {
+  mirrored,
+  rectangle,
+  type Drawing,
+  type Label,
+  type Material,
+  type Point,
+  type Shape,
+} from './shapes';
 
 /** What was measured at the places, mm; null where nothing counts yet. */
 export interface MeasuredPlaces {
@@ -60,7 +68,15 @@ export function drawArmouredGland(dossier: Dossier, measured: MeasuredPlaces): D
   drawArmour(both, shapes, g);
   const left = -TAIL_MM - 6;
   const right = g.nut[1] + CABLE_MM;
-  shapes.push({ type: 'line', material: 'axis', points: [[left, 0], [right, 0]], dashed: true });
+  shapes.push({
+    type: 'line',
+    material: 'axis',
+    points: [
+      [left, 0],
+      [right, 0],
+    ],
+    dashed: true,
+  });
 
   const reach = Math.max(g.bodyR * 1.5, g.bodyR + 12);
   const anchors = anchorsOf(g);
@@ -224,12 +240,28 @@ function drawArmour(both: Both, shapes: Shape[], g: Geometry): void {
       [g.sheathCut - 2, side * (g.innerR + ride)],
       [g.nut[1] + CABLE_MM, side * (g.innerR + ride)],
     ];
-    shapes.push({ type: 'line', material: 'armour', points, place: 'armour', dashed: true, width: g.armourT });
+    shapes.push({
+      type: 'line',
+      material: 'armour',
+      points,
+      place: 'armour',
+      dashed: true,
+      width: g.armourT,
+    });
   }
   const [ringStart, ringEnd] = g.ring;
   const lift = top + g.armourT;
   const low = foot + g.armourT + 0.3;
-  both('brass', [[ringStart, -lift - 3], [ringStart, -lift], [ringEnd, -low], [ringEnd, -lift - 3]], 'armour');
+  both(
+    'brass',
+    [
+      [ringStart, -lift - 3],
+      [ringStart, -lift],
+      [ringEnd, -low],
+      [ringEnd, -lift - 3],
+    ],
+    'armour',
+  );
 }
 
 function anchorsOf(g: Geometry): Drawing['anchors'] {
@@ -250,17 +282,43 @@ function labelWall(
   top: number,
 ): void {
   const y = top - 2.5;
-  shapes.push({ type: 'line', material: 'dimension', points: [[0, y], [g.wall, y]] });
-  for (const x of [0, g.wall]) shapes.push({ type: 'line', material: 'dimension', points: [[x, y - 1.5], [x, y + 1.5]] });
+  shapes.push({
+    type: 'line',
+    material: 'dimension',
+    points: [
+      [0, y],
+      [g.wall, y],
+    ],
+  });
+  for (const x of [0, g.wall])
+    shapes.push({
+      type: 'line',
+      material: 'dimension',
+      points: [
+        [x, y - 1.5],
+        [x, y + 1.5],
+      ],
+    });
   const pitch = (size && threadOf(size.thread)?.pitchMm) || 1.5;
-  const threads = engagedMm === null ? 'thread not measured' : `${figure(engagedMm)} mm, ${Math.floor(engagedMm / pitch)} threads`;
+  const threads =
+    engagedMm === null
+      ? 'thread not measured'
+      : `${figure(engagedMm)} mm, ${Math.floor(engagedMm / pitch)} threads`;
   labels.push({ text: `wall ${figure(g.wall)} mm, ${threads}`, at: [g.wall + 2, y], anchor: 'start' });
 }
 
 function labelGap(shapes: Shape[], labels: Label[], { gapMm }: MeasuredPlaces, g: Geometry): void {
   const from = g.nut[0] - g.gap;
   const y = -g.bodyR - 3;
-  shapes.push({ type: 'line', material: 'dimension', points: [[from, y], [g.nut[0], y]], place: 'back-nut-gap' });
+  shapes.push({
+    type: 'line',
+    material: 'dimension',
+    points: [
+      [from, y],
+      [g.nut[0], y],
+    ],
+    place: 'back-nut-gap',
+  });
   const text = gapMm === null ? 'gap not measured' : `gap ${figure(gapMm)} mm`;
   labels.push({ text, at: [(from + g.nut[0]) / 2, y - 2.5], anchor: 'middle', quiet: gapMm === null });
 }

@@ -59,7 +59,11 @@ function shapeToSvg(shape: Shape, states: Readonly<Record<string, PartState>>): 
   if (shape.type === 'polygon') {
     return `<path d="${pathOf(shape.points, true)}" fill="${fill}" stroke="${stroke}" stroke-width="${judged ? 0.7 : look.width}"/>`;
   }
-  const dash = shape.dashed ? (shape.material === 'axis' ? ' stroke-dasharray="4 1 1 1"' : ' stroke-dasharray="3 0.6"') : '';
+  const dash = shape.dashed
+    ? shape.material === 'axis'
+      ? ' stroke-dasharray="4 1 1 1"'
+      : ' stroke-dasharray="3 0.6"'
+    : '';
   const width = shape.material === 'armour' ? (shape.width ?? look.width) : look.width;
   return `<path d="${pathOf(shape.points, false)}" fill="none" stroke="${stroke}" stroke-width="${width}"${dash}/>`;
 }

@@ -2,7 +2,7 @@ import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person, type Session } from '../client/api';
 import { followClock, now } from '../client/clock';
 import { apply } from '../core/record/apply';
-import { Refusal, type AnyCommand, type CommandKind, type Payloads } from '../core/record/commands';
+import { isRefusal, Refusal, type AnyCommand, type CommandKind, type Payloads } from '../core/record/commands';
 import { MemorySlice, type Slice } from '../core/record/slice';
 import type { Id } from '../core/record/types';
 import { openDeviceDb, type DeviceDb, type Remembered, type Waiting } from './database';
@@ -148,7 +148,7 @@ export class Device {
       this.#rebuild({ online: true });
       this.#saveCopy();
     } catch (error) {
-      if (error instanceof Refusal) {
+      if (isRefusal(error)) {
         // The copy has drifted; the server's snapshot is right.
         this.#baseSeq = -1;
         return this.#catchUp();
@@ -263,7 +263,8 @@ export class Device {
     const session = await api.session();
     this.#takeSession({ ...session, person }, this.#state.sites);
     await this.#db.put('facts', { session, sites: this.#state.sites } satisfies Remembered, 'remembered');
-    if (this.#state.ready === 'no-person') await this.openSite(this.#state.site ?? this.#state.sites[0]?.id ?? null);
+    if (this.#state.ready === 'no-person')
+      await this.openSite(this.#state.site ?? this.#state.sites[0]?.id ?? null);
     void this.flush();
   }
 
@@ -294,7 +295,9 @@ export class Device {
 
   #lastSite(): Id | null {
     const last = localStorage.getItem('yendral.site');
-    return this.#state.sites.some(({ id }) => id === last) || this.#isNew(last) ? last : (this.#state.sites[0]?.id ?? null);
+    return this.#state.sites.some(({ id }) => id === last) || this.#isNew(last)
+      ? last
+      : (this.#state.sites[0]?.id ?? null);
   }
 
   /** The base with everything that waits on this device. */
@@ -306,7 +309,7 @@ export class Device {
         view.write(apply(view, command, by));
       } catch (error) {
         // It will be refused by the server too, and is shown then with the reason.
-        if (!(error instanceof Refusal)) throw error;
+        if (!isRefusal(error)) throw error;
       }
     }
     this.#view = view;

@@ -11,7 +11,8 @@ const TABLES = [
 export function sliceOf({ records }: Snapshot): MemorySlice {
   const slice = new MemorySlice();
   const changes: RecordChange[] = [];
-  for (const table of TABLES) for (const record of records[table]) changes.push({ table, id: record.id, after: record });
+  for (const table of TABLES)
+    for (const record of records[table]) changes.push({ table, id: record.id, after: record });
   slice.write(changes);
   return slice;
 }

@@ -3,12 +3,21 @@ import type { Db } from './open';
 
 type Row = Photo & { sent: string };
 
+/** A stored photo, and the hash of the bytes as they were sent. */
+export interface KnownPhoto {
+  photo: Photo;
+  sent: string;
+}
+
 /** What is known of each stored photo; the bytes are files. */
 export class Photos {
   constructor(private readonly db: Db) {}
 
-  find(id: Id): Row | null {
-    return (this.db.prepare('SELECT * FROM photo WHERE id = ?').get(id) as Row | undefined) ?? null;
+  find(id: Id): KnownPhoto | null {
+    const row = this.db.prepare('SELECT * FROM photo WHERE id = ?').get(id) as Row | undefined;
+    if (!row) return null;
+    const { sent, ...photo } = row;
+    return { photo, sent };
   }
 
   add(photo: Photo, sent: string): void {

@@ -20,31 +20,86 @@ export interface FitStripProps {
 const WIDTH = 200;
 
 /** The fit strip: range as a slot, guard zones, a tick per reading, the uncertainty as a bar. To scale. */
-export function FitStrip({ unit, limits, readings, mean, uncertainty, guarded, state, factor = 1, decimals = 2 }: FitStripProps) {
+export function FitStrip({
+  unit,
+  limits,
+  readings,
+  mean,
+  uncertainty,
+  guarded,
+  state,
+  factor = 1,
+  decimals = 2,
+}: FitStripProps) {
   const [low, high] = limits ?? [null, null];
   const domain = domainOf(low, high, readings);
   const x = (value: number) => ((value - domain[0]) / (domain[1] - domain[0])) * WIDTH;
   const from = low === null ? 0 : x(low);
   const to = high === null ? WIDTH : x(high);
-  const guard = guarded && uncertainty ? Math.min((uncertainty / (domain[1] - domain[0])) * WIDTH, (to - from) / 2) : 0;
+  const guard =
+    guarded && uncertainty ? Math.min((uncertainty / (domain[1] - domain[0])) * WIDTH, (to - from) / 2) : 0;
   const show = (value: number) => figure(value * factor, decimals);
-  const said = mean === null ? 'not read' : `${(mean * factor).toFixed(decimals)}${uncertainty === null ? '' : ` ± ${(uncertainty * factor).toFixed(decimals)}`} ${unit}`;
+  const said =
+    mean === null
+      ? 'not read'
+      : `${(mean * factor).toFixed(decimals)}${uncertainty === null ? '' : ` ± ${(uncertainty * factor).toFixed(decimals)}`} ${unit}`;
   return (
     <div className="strip">
-      <svg viewBox={`0 0 ${WIDTH} 30`} className={toneOf(state)} role="img" aria-label={ariaOf(low, high, unit, said, show)} preserveAspectRatio="none">
-        <line x1="0" x2={WIDTH} y1="22" y2="22" stroke="var(--ink-2)" strokeWidth="1" vectorEffect="non-scaling-stroke" />
+      <svg
+        viewBox={`0 0 ${WIDTH} 30`}
+        className={toneOf(state)}
+        role="img"
+        aria-label={ariaOf(low, high, unit, said, show)}
+        preserveAspectRatio="none"
+      >
+        <line
+          x1="0"
+          x2={WIDTH}
+          y1="22"
+          y2="22"
+          stroke="var(--ink-2)"
+          strokeWidth="1"
+          vectorEffect="non-scaling-stroke"
+        />
         {limits && (
           <>
-            <rect x={from} y="8" width={Math.max(to - from, 0)} height="14" fill="var(--brass-fill)" stroke="var(--brass)" vectorEffect="non-scaling-stroke" />
-            {guard > 0 && low !== null && <rect x={from} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />}
-            {guard > 0 && high !== null && <rect x={to - guard} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />}
+            <rect
+              x={from}
+              y="8"
+              width={Math.max(to - from, 0)}
+              height="14"
+              fill="var(--brass-fill)"
+              stroke="var(--brass)"
+              vectorEffect="non-scaling-stroke"
+            />
+            {guard > 0 && low !== null && (
+              <rect x={from} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />
+            )}
+            {guard > 0 && high !== null && (
+              <rect x={to - guard} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />
+            )}
           </>
         )}
         {mean !== null && uncertainty !== null && (
-          <rect x={x(mean - uncertainty)} y="12.5" width={Math.max(x(mean + uncertainty) - x(mean - uncertainty), 1)} height="5" fill="currentColor" />
+          <rect
+            x={x(mean - uncertainty)}
+            y="12.5"
+            width={Math.max(x(mean + uncertainty) - x(mean - uncertainty), 1)}
+            height="5"
+            fill="currentColor"
+          />
         )}
         {readings.map((value, i) => (
-          <line key={i} x1={x(value)} x2={x(value)} y1="4" y2="26" stroke="currentColor" strokeWidth="2" vectorEffect="non-scaling-stroke" />
+          <line
+            key={i}
+            x1={x(value)}
+            x2={x(value)}
+            y1="4"
+            y2="26"
+            stroke="currentColor"
+            strokeWidth="2"
+            vectorEffect="non-scaling-stroke"
+          />
         ))}
       </svg>
       <div className="strip-figures figures" aria-hidden="true">
@@ -65,7 +120,13 @@ function domainOf(low: number | null, high: number | null, readings: readonly nu
   return [least - pad, most + pad];
 }
 
-function ariaOf(low: number | null, high: number | null, unit: string, said: string, show: (v: number) => string): string {
+function ariaOf(
+  low: number | null,
+  high: number | null,
+  unit: string,
+  said: string,
+  show: (v: number) => string,
+): string {
   const range =
     low !== null && high !== null
       ? `range ${show(low)} to ${show(high)} ${unit}`

@@ -30,7 +30,14 @@ export const toneOf = (state: GlyphState): string => TONES[state];
  */
 export function SealGlyph({ state, size = 20, label }: { state: GlyphState; size?: number; label?: string }) {
   return (
-    <svg width={size} height={size} viewBox="-12 -12 24 24" role="img" aria-label={label ?? WORDS[state]} className={TONES[state]}>
+    <svg
+      width={size}
+      height={size}
+      viewBox="-12 -12 24 24"
+      role="img"
+      aria-label={label ?? WORDS[state]}
+      className={TONES[state]}
+    >
       {GLYPHS[state]}
     </svg>
   );
@@ -45,8 +52,17 @@ const ring = <circle r="9.2" fill="none" stroke="currentColor" strokeWidth="2.2"
 
 /** Arcs of the ring that a cable too large has burst. */
 const arcs = [20, 140, 260].map((from) => {
-  const point = (deg: number) => `${(10.2 * Math.cos((deg * Math.PI) / 180)).toFixed(2)} ${(10.2 * Math.sin((deg * Math.PI) / 180)).toFixed(2)}`;
-  return <path key={from} d={`M${point(from)}A10.2 10.2 0 0 1 ${point(from + 76)}`} fill="none" stroke="currentColor" strokeWidth="2.2" />;
+  const point = (deg: number) =>
+    `${(10.2 * Math.cos((deg * Math.PI) / 180)).toFixed(2)} ${(10.2 * Math.sin((deg * Math.PI) / 180)).toFixed(2)}`;
+  return (
+    <path
+      key={from}
+      d={`M${point(from)}A10.2 10.2 0 0 1 ${point(from + 76)}`}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.2"
+    />
+  );
 });
 
 const GLYPHS: Record<GlyphState, React.ReactNode> = {

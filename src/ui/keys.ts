@@ -19,8 +19,9 @@ export const setLetters = (on: boolean): void => localStorage.setItem(SWITCH, on
 
 /** Name of a key as it is shown. */
 export const keyName = (key: string): string =>
-  ({ ' ': 'Space', ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓', 'ctrl+k': 'Ctrl K' })[key] ??
-  (key.length === 1 ? key.toUpperCase() : key);
+  ({ ' ': 'Space', ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓', 'ctrl+k': 'Ctrl K' })[
+    key
+  ] ?? (key.length === 1 ? key.toUpperCase() : key);
 
 /** Listens to the keys of a view while it is shown. */
 export function useKeys(bindings: readonly KeyBinding[]): void {

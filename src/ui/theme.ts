@@ -21,21 +21,25 @@ export const theme = createTheme({
   },
 }); // prettier-ignore
 
-/** Mantine's own variables, taken from ours. */
+const VARIABLES = {
+  '--mantine-color-body': 'var(--sheet)',
+  '--mantine-color-text': 'var(--ink)',
+  '--mantine-color-dimmed': 'var(--ink-2)',
+  '--mantine-color-placeholder': 'var(--ink-2)',
+  '--mantine-color-default': 'var(--sheet)',
+  '--mantine-color-default-hover': 'var(--paper)',
+  '--mantine-color-default-color': 'var(--ink)',
+  '--mantine-color-default-border': 'var(--ink)',
+  '--mantine-color-error': 'var(--failed)',
+  '--mantine-primary-color-filled': 'var(--action)',
+  '--mantine-primary-color-filled-hover': 'var(--action-dark)',
+  '--mantine-color-rust-filled': 'var(--action)',
+  '--mantine-color-rust-filled-hover': 'var(--action-dark)',
+};
+
+/** Mantine's own variables, taken from ours in every colour scheme. */
 export const cssVariables: CSSVariablesResolver = () => ({
-  variables: {
-    '--mantine-color-body': 'var(--sheet)',
-    '--mantine-color-text': 'var(--ink)',
-    '--mantine-color-dimmed': 'var(--ink-2)',
-    '--mantine-color-placeholder': 'var(--ink-2)',
-    '--mantine-color-default': 'var(--sheet)',
-    '--mantine-color-default-hover': 'var(--paper)',
-    '--mantine-color-default-color': 'var(--ink)',
-    '--mantine-color-default-border': 'var(--border)',
-    '--mantine-color-error': 'var(--failed)',
-    '--mantine-primary-color-filled': 'var(--action)',
-    '--mantine-primary-color-filled-hover': 'var(--action-dark)',
-  },
-  light: {},
-  dark: {},
+  variables: {},
+  light: VARIABLES,
+  dark: VARIABLES,
 });

@@ -27,17 +27,27 @@ export function Head({ view, state, onFind, onKeys }: Props) {
       <a className="name" href="/site/">
         Yendral
       </a>
-      <select aria-label="Site" value={site ?? ''} onChange={(event) => location.assign(`/site/?site=${event.target.value}`)}>
+      <select
+        aria-label="Site"
+        value={site ?? ''}
+        onChange={(event) => location.assign(`/site/?site=${event.target.value}`)}
+      >
         {sites.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}
           </option>
         ))}
-        {site && !sites.some(({ id }) => id === site) && <option value={site}>{state.slice.get('site', site)?.name}</option>}
+        {site && !sites.some(({ id }) => id === site) && (
+          <option value={site}>{state.slice.get('site', site)?.name}</option>
+        )}
       </select>
       <nav aria-label="Views">
         {VIEWS.map(([name, title]) => (
-          <a key={name} href={`/${name}/?site=${site ?? ''}`} aria-current={name === view ? 'page' : undefined}>
+          <a
+            key={name}
+            href={`/${name}/?site=${site ?? ''}`}
+            aria-current={name === view ? 'page' : undefined}
+          >
             {title}
           </a>
         ))}

@@ -61,12 +61,17 @@ function find(slice: Slice, site: string, text: string): Hit[] {
   const hits: Hit[] = [];
   const add = (title: string, what: string, address: string) => {
     const all = `${title} ${what}`.toLowerCase();
-    if (hits.length < MOST_HITS && words.every((word) => all.includes(word))) hits.push({ title, what, address });
+    if (hits.length < MOST_HITS && words.every((word) => all.includes(word)))
+      hits.push({ title, what, address });
   };
   for (const entry of slice.by('entry', 'site', site)) {
     const tag = slice.get('enclosure', entry.enclosure)?.tag ?? '';
     const cable = entry.cable ? (slice.get('cable', entry.cable)?.tag ?? '') : '';
-    add(`${tag}, entry ${entry.label}`, `${KINDS[entry.kind].title}, ${entry.size ?? 'no size'}, cable ${cable}`, `/bench/?entry=${entry.id}&site=${site}`);
+    add(
+      `${tag}, entry ${entry.label}`,
+      `${KINDS[entry.kind].title}, ${entry.size ?? 'no size'}, cable ${cable}`,
+      `/bench/?entry=${entry.id}&site=${site}`,
+    );
   }
   for (const { id, number, title } of slice.by('certificate', 'site', site)) {
     add(number, `certificate, ${title}`, `/dossier/?site=${site}&table=certificate&record=${id}`);

@@ -27,5 +27,7 @@ function Photo({ id, title }: { id: Id; title: string }) {
       if (address) URL.revokeObjectURL(address);
     };
   }, [id]);
-  return source ? <img src={source} alt={title} width={120} height={90} style={{ objectFit: 'cover', marginRight: 8 }} /> : null;
+  return source ? (
+    <img src={source} alt={title} width={120} height={90} style={{ objectFit: 'cover', marginRight: 8 }} />
+  ) : null;
 }

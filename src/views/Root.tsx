@@ -3,6 +3,7 @@ import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-700.css';
 import '@fontsource/noto-sans-math/400.css';
+import '@mantine/core/styles/baseline.css';
 import '@mantine/core/styles/global.css';
 import '@mantine/core/styles/default-css-variables.css';
 import '@mantine/core/styles/UnstyledButton.css';
@@ -50,7 +51,12 @@ export function Root({
   const [list, setList] = useState(false);
   useEffect(startDevice, []);
   const own: KeyBinding[] = [
-    { key: 'ctrl+k', title: 'Find an entry, certificate or defect', run: () => setPalette(true), always: true },
+    {
+      key: 'ctrl+k',
+      title: 'Find an entry, certificate or defect',
+      run: () => setPalette(true),
+      always: true,
+    },
     { key: '?', title: 'List the keys', run: () => setList(true) },
   ];
   useKeys([...keys, ...own, ...silent]);
@@ -71,8 +77,15 @@ export function Root({
   );
 }
 
-function Content({ state, children }: { state: DeviceState; children: (state: ViewProps['state']) => ReactNode }) {
-  if (state.ready === 'ready' && !state.person) return <WhoAreYou people={state.people.map(({ name }) => name)} />;
+function Content({
+  state,
+  children,
+}: {
+  state: DeviceState;
+  children: (state: ViewProps['state']) => ReactNode;
+}) {
+  if (state.ready === 'ready' && !state.person)
+    return <WhoAreYou people={state.people.map(({ name }) => name)} />;
   if (state.ready === 'ready' && state.site !== null) return <>{children(state as ViewProps['state'])}</>;
   if (state.ready === 'no-person') return <WhoAreYou people={state.people.map(({ name }) => name)} />;
   if (state.ready === 'no-site') {
@@ -90,7 +103,9 @@ function Content({ state, children }: { state: DeviceState; children: (state: Vi
     return (
       <main id="main" className="empty">
         <h1>The server cannot be reached</h1>
-        <p>This device has no copy of a site yet. Connect once; after that everything works without a signal.</p>
+        <p>
+          This device has no copy of a site yet. Connect once; after that everything works without a signal.
+        </p>
       </main>
     );
   }

@@ -1,4 +1,4 @@
-import { Refusal, type CommandKind, type Payloads } from '../core/record/commands';
+import { isRefusal, type CommandKind, type Payloads } from '../core/record/commands';
 import type { Id } from '../core/record/types';
 import { device, say } from './device';
 
@@ -14,7 +14,7 @@ export function give<K extends CommandKind>(kind: K, payload: Payloads[K], done 
     if (done) say(done, { title: 'Undo', run: () => void give('undo', { command: id }, 'Undone.') });
     return id;
   } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
+    if (!isRefusal(error)) throw error;
     say(error.message);
     return null;
   }

@@ -112,3 +112,10 @@ export class Refusal extends Error {
     this.name = 'Refusal';
   }
 }
+
+/**
+ * Whether an error is a refusal. By its name, not its class: pages and server are bundled apart, so that one
+ * may throw its own copy of the class.
+ */
+export const isRefusal = (error: unknown): error is Refusal =>
+  error instanceof Error && error.name === 'Refusal';

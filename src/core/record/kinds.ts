@@ -12,7 +12,7 @@ export interface Place {
   grade: Grade;
   /** What can measure it, the usual one first. */
   instruments: readonly InstrumentKind[];
-  /** Readings that are asked for. */
+  /** Readings that are asked for; 0 for a place that is measured only when in doubt. */
   wanted: number;
   /** A short word on where and how. */
   how: string;
@@ -85,7 +85,7 @@ const THREAD_MAJOR: Place = {
   unit: 'mm',
   grade: 'detailed',
   instruments: ['caliper'],
-  wanted: 1,
+  wanted: 0,
   how: 'over the crests of the gland’s male thread',
 };
 const THREAD_PITCH: Place = {
@@ -94,7 +94,7 @@ const THREAD_PITCH: Place = {
   unit: 'mm',
   grade: 'detailed',
   instruments: ['pitch-gauge', 'caliper'],
-  wanted: 1,
+  wanted: 0,
   how: 'with the pitch gauge, or ten pitches with the caliper divided by ten',
 };
 const GAP: Place = {
@@ -103,7 +103,7 @@ const GAP: Place = {
   unit: 'mm',
   grade: 'close',
   instruments: ['caliper'],
-  wanted: 1,
+  wanted: 0,
   how: 'between back nut and body, as found; it is drawn and kept',
 };
 const BOND: Place = {

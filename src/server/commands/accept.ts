@@ -1,5 +1,5 @@
 import { InputError } from '../../core/quantity/error';
-import { Refusal, type AnyCommand } from '../../core/record/commands';
+import { isRefusal, Refusal, type AnyCommand } from '../../core/record/commands';
 import { canonicalHash } from '../../core/record/seal';
 import type { Id } from '../../core/record/types';
 import type { App } from '../app';
@@ -43,7 +43,7 @@ function acceptOne(app: App, value: unknown, person: string): CommandAnswer {
     if (error instanceof InputError) {
       return { id, status: 'refused', code: 'invalid', field: error.field, message: error.message };
     }
-    if (error instanceof Refusal) {
+    if (isRefusal(error)) {
       return { id, status: 'refused', code: error.code, field: error.field, message: error.message };
     }
     throw error;

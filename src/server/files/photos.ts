@@ -33,7 +33,7 @@ export async function storePhoto(app: App, id: Id, sent: Uint8Array): Promise<Ph
   if (known) {
     if (known.sent !== sentHash)
       throw new HttpError(409, 'exists', 'Another photo has this id. Make a new id.', 'id');
-    return known;
+    return known.photo;
   }
   const { bytes, ...facts } = await cleaned(sent);
   await writeWhole(fileOf(app, { id, type: facts.type }), bytes);
@@ -44,8 +44,8 @@ export async function storePhoto(app: App, id: Id, sent: Uint8Array): Promise<Ph
 
 /** The stored bytes of a photo; null when there is none of this id. */
 export async function readPhoto(app: App, id: Id): Promise<{ photo: Photo; bytes: Uint8Array } | null> {
-  const photo = app.store.photos.find(id);
-  return photo && { photo, bytes: await readFile(fileOf(app, photo)) };
+  const known = app.store.photos.find(id);
+  return known && { photo: known.photo, bytes: await readFile(fileOf(app, known.photo)) };
 }
 
 const fileOf = (app: App, { id, type }: Pick<Photo, 'id' | 'type'>): string =>

@@ -1,6 +1,6 @@
 import type { APIContext, APIRoute } from 'astro';
 import { InputError } from '../../core/quantity/error';
-import { Refusal } from '../../core/record/commands';
+import { isRefusal } from '../../core/record/commands';
 import type { Person } from '../../store/people';
 import type { App } from '../app';
 import { HttpError } from './error';
@@ -66,7 +66,7 @@ export function needSite({ app, params }: Call) {
 function failure(error: unknown): Response {
   if (error instanceof HttpError) return errorBody(error.status, error.code, error.field, error.message);
   if (error instanceof InputError) return errorBody(422, 'invalid', error.field, error.message);
-  if (error instanceof Refusal) return errorBody(409, error.code, error.field, error.message);
+  if (isRefusal(error)) return errorBody(409, error.code, error.field, error.message);
   console.error(error);
   return errorBody(500, 'fault', null, 'The server failed on this request. Nothing was changed; try again.');
 }

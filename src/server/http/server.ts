@@ -64,6 +64,8 @@ async function answer(
     return refuse(response, 413, 'too-large', `The request is over ${limit} MB; send less.`);
   }
   const person = personOf(app, request.headers.cookie);
+  // The body was read within its limit; this keeps Astro from reading the spent stream again.
+  (request as IncomingMessage & { body?: string }).body = '-';
   await handler(
     request,
     response,

@@ -66,7 +66,8 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const [place, setPlace] = useState<string | null>(null);
   const [check, setCheck] = useState<string | null>(null);
   const [typed, setTyped] = useState('');
-  const [pad, setPad] = useState(false);
+  // At tablet size and below the pad is part of the page; at the desk it opens on demand.
+  const [pad, setPad] = useState(() => window.matchMedia('(max-width: 1100px)').matches);
   const [panel, setPanel] = useState(false);
   const [sheet, setSheet] = useState<Id | null>(null);
   const [chosenInstrument, setInstrument] = useState<Record<string, Id>>({});
@@ -76,10 +77,18 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const context: Context | null = dossier && { ...dossier, grade: asked, at: now() };
   const findings = dossier ? judge(dossier, asked, now()) : [];
   const kind = dossier && KINDS[dossier.entry.kind];
-  const views = context && kind ? kind.places.filter(({ grade: g }) => asksFor(asked, g)).map((p) => placeView(context, p, findings)) : [];
-  const active = views.find((view) => view.place.id === place) ?? views.find((view) => view.place.id === nextPlace(views));
-  const instruments = active && dossier ? instrumentsFor(slice.by('instrument', 'site', dossier.site.id), active.place.instruments) : [];
-  const instrument = instruments.find(({ id }) => id === chosenInstrument[active?.place.id ?? '']) ?? instruments[0] ?? null;
+  const views =
+    context && kind
+      ? kind.places.filter(({ grade: g }) => asksFor(asked, g)).map((p) => placeView(context, p, findings))
+      : [];
+  const active =
+    views.find((view) => view.place.id === place) ?? views.find((view) => view.place.id === nextPlace(views));
+  const instruments =
+    active && dossier
+      ? instrumentsFor(slice.by('instrument', 'site', dossier.site.id), active.place.instruments)
+      : [];
+  const instrument =
+    instruments.find(({ id }) => id === chosenInstrument[active?.place.id ?? '']) ?? instruments[0] ?? null;
   const sealed = Boolean(entry && round && isSealed(slice, entry, round.id));
   const defects = entry ? slice.by('defect', 'entry', entry) : [];
   const stops = round?.entries ?? [];
@@ -108,14 +117,31 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   };
   const raise = (finding: Finding | undefined) => {
     if (!entry || !round) return;
-    const failed = finding ?? findings.find((f) => f.check === check && f.outcome === 'fails') ?? firstUnraised(findings, defects);
+    const failed =
+      finding ??
+      findings.find((f) => f.check === check && f.outcome === 'fails') ??
+      firstUnraised(findings, defects);
     if (!failed) return say('No failed check is without a defect. Select a failed check first.');
-    const existing = defects.find((d) => d.check === failed.check && d.state !== 'done' && d.state !== 'proven');
+    const existing = defects.find(
+      (d) => d.check === failed.check && d.state !== 'done' && d.state !== 'proven',
+    );
     if (existing) return setSheet(existing.id);
     const id = device.id();
-    const payload = { id, entry, round: round.id, check: failed.check, grade: asked, photos: [], action: '', observation: null };
+    const payload = {
+      id,
+      entry,
+      round: round.id,
+      check: failed.check,
+      grade: asked,
+      photos: [],
+      action: '',
+      observation: null,
+    };
     if (!give('defect.raise', payload, `Defect ${failed.check} is raised.`)) return;
-    const again = device.state().slice.by('defect', 'entry', entry).find((d) => d.check === failed.check);
+    const again = device
+      .state()
+      .slice.by('defect', 'entry', entry)
+      .find((d) => d.check === failed.check);
     setSheet(again?.id ?? id);
   };
   const step = (by: number) => {
@@ -130,7 +156,8 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const seal = () => {
     if (!entry || !round) return;
     if (!confirm('Seal this inspection? Its readings and answers cannot be changed afterwards.')) return;
-    if (give('inspection.seal', { id: device.id(), entry, round: round.id })) say('The inspection is sealed.');
+    if (give('inspection.seal', { id: device.id(), entry, round: round.id }))
+      say('The inspection is sealed.');
   };
 
   const typing = (key: string): KeyBinding => ({
@@ -149,7 +176,11 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     { key: 'ArrowLeft', title: 'Place before', run: () => step(-1) },
     { key: 'ArrowDown', title: 'Next stop of the walk', run: () => walk(1) },
     { key: 'ArrowUp', title: 'Stop before', run: () => walk(-1) },
-    { key: 'g', title: 'Next grade of inspection', run: () => setGrade(GRADES[(GRADES.indexOf(asked) + 1) % GRADES.length]!) },
+    {
+      key: 'g',
+      title: 'Next grade of inspection',
+      run: () => setGrade(GRADES[(GRADES.indexOf(asked) + 1) % GRADES.length]!),
+    },
     { key: 'j', title: 'Show the caliper’s jaws', run: () => setPanel(!panel) },
     { key: 'n', title: 'Show the number pad', run: () => setPad(!pad) },
     { key: 's', title: 'Seal the inspection', run: seal },
@@ -166,7 +197,12 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
             <WalkList slice={slice} version={state.version} round={round} current={entry} onOpen={onOpen} />
             <main id="main" className="centre" tabIndex={-1}>
               <Title dossier={dossier} grade={asked} onGrade={setGrade} sealed={sealed} />
-              <Section dossier={dossier} views={views} selected={active?.place.id ?? null} onSelect={setPlace} />
+              <Section
+                dossier={dossier}
+                views={views}
+                selected={active?.place.id ?? null}
+                onSelect={setPlace}
+              />
               <div className="places">
                 {views.map((view) => (
                   <PlaceCard
@@ -191,7 +227,16 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                       look={look}
                       given={dossier.looks.get(look.id)}
                       sealed={sealed}
-                      onAnswer={(answer) => give('look.answer', { id: device.id(), entry, round: round.id, look: look.id, answer, photo: null })}
+                      onAnswer={(answer) =>
+                        give('look.answer', {
+                          id: device.id(),
+                          entry,
+                          round: round.id,
+                          look: look.id,
+                          answer,
+                          photo: null,
+                        })
+                      }
                     />
                   ))}
               </div>
@@ -204,12 +249,19 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               selected={check}
               onSelect={(finding) => {
                 setCheck(finding.check);
-                if (finding.place && views.some((view) => view.place.id === finding.place)) setPlace(finding.place);
+                if (finding.place && views.some((view) => view.place.id === finding.place))
+                  setPlace(finding.place);
                 else document.getElementById(`look-${finding.place}`)?.scrollIntoView({ block: 'center' });
               }}
               onRaise={raise}
             />
-            {panel && instrument?.simulated && <CaliperPanel key={`${active?.place.id}`} nominalMm={nominalOf(dossier, active?.place.id ?? '')} line={line} />}
+            {panel && instrument?.simulated && (
+              <CaliperPanel
+                key={`${active?.place.id}`}
+                nominalMm={nominalOf(dossier, active?.place.id ?? '')}
+                line={line}
+              />
+            )}
             {pad && <NumberPad value={typed} onChange={setTyped} onEnter={enter} />}
             <Tray
               instruments={instruments}
@@ -234,7 +286,9 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                 {sealed ? 'Sealed' : 'Seal record'}
               </button>
             </div>
-            <Suspense fallback={null}>{sheet && <DefectSheet key={sheet} defect={sheet} onClose={() => setSheet(null)} />}</Suspense>
+            <Suspense fallback={null}>
+              {sheet && <DefectSheet key={sheet} defect={sheet} onClose={() => setSheet(null)} />}
+            </Suspense>
           </div>
         );
       }}
@@ -242,13 +296,21 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   );
 }
 
-const firstUnraised = (findings: readonly Finding[], defects: readonly { check: string | null; state: string }[]) =>
-  findings.find((f) => f.outcome === 'fails' && !defects.some((d) => d.check === f.check && d.state !== 'done' && d.state !== 'proven'));
+const firstUnraised = (
+  findings: readonly Finding[],
+  defects: readonly { check: string | null; state: string }[],
+) =>
+  findings.find(
+    (f) =>
+      f.outcome === 'fails' &&
+      !defects.some((d) => d.check === f.check && d.state !== 'done' && d.state !== 'proven'),
+  );
 
 /** Instruments that measure a place, those in calibration first. */
 function instrumentsFor(all: readonly Instrument[], kinds: readonly Instrument['kind'][]): Instrument[] {
   const today = now().slice(0, 10);
-  const rank = ({ kind, calibratedUntil }: Instrument) => kinds.indexOf(kind) + (calibratedUntil.slice(0, 10) < today ? 10 : 0);
+  const rank = ({ kind, calibratedUntil }: Instrument) =>
+    kinds.indexOf(kind) + (calibratedUntil.slice(0, 10) < today ? 10 : 0);
   return all.filter(({ kind }) => kinds.includes(kind)).sort((a, b) => rank(a) - rank(b));
 }
 
@@ -260,9 +322,24 @@ function nominalOf({ cable, enclosure }: Dossier, place: string): number {
   return cable?.outerMm ?? 20;
 }
 
-function Title({ dossier, grade, onGrade, sealed }: { dossier: Dossier; grade: Grade; onGrade: (grade: Grade) => void; sealed: boolean }) {
+function Title({
+  dossier,
+  grade,
+  onGrade,
+  sealed,
+}: {
+  dossier: Dossier;
+  grade: Grade;
+  onGrade: (grade: Grade) => void;
+  sealed: boolean;
+}) {
   const { enclosure, entry, area, size, cable, certificate, round } = dossier;
-  const zone = area.zone === 'unclassified' ? 'unclassified' : area.zone === null ? 'zone not recorded' : `zone ${area.zone} ${area.group ?? ''}`;
+  const zone =
+    area.zone === 'unclassified'
+      ? 'unclassified'
+      : area.zone === null
+        ? 'zone not recorded'
+        : `zone ${area.zone} ${area.group ?? ''}`;
   return (
     <div className="title">
       <h1>
@@ -270,7 +347,8 @@ function Title({ dossier, grade, onGrade, sealed }: { dossier: Dossier; grade: G
       </h1>
       <p className="quiet">
         {size ? `${size.thread.replace('x1.5', '')} ` : ''}
-        {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'}, {certificate?.number ?? 'no certificate'}
+        {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'},{' '}
+        {certificate?.number ?? 'no certificate'}
         {sealed ? ', sealed' : ''}
       </p>
       <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
@@ -284,7 +362,17 @@ function Title({ dossier, grade, onGrade, sealed }: { dossier: Dossier; grade: G
   );
 }
 
-function Section({ dossier, views, selected, onSelect }: { dossier: Dossier; views: ReturnType<typeof placeView>[]; selected: string | null; onSelect: (place: string) => void }) {
+function Section({
+  dossier,
+  views,
+  selected,
+  onSelect,
+}: {
+  dossier: Dossier;
+  views: ReturnType<typeof placeView>[];
+  selected: string | null;
+  onSelect: (place: string) => void;
+}) {
   const drawing = useMemo(() => drawEntry(dossier), [dossier]);
   const states = Object.fromEntries(views.map(({ place, glyph }) => [place.id, partState(glyph)]));
   const save = () => {
@@ -297,7 +385,14 @@ function Section({ dossier, views, selected, onSelect }: { dossier: Dossier; vie
   };
   return (
     <div className="section">
-      <DrawingView drawing={drawing} states={states} selected={selected} onSelect={onSelect} leaders={Object.fromEntries(Object.entries(LEADERS).filter(([id]) => id in states))} aspect={ASPECT} />
+      <DrawingView
+        drawing={drawing}
+        states={states}
+        selected={selected}
+        onSelect={onSelect}
+        leaders={Object.fromEntries(Object.entries(LEADERS).filter(([id]) => id in states))}
+        aspect={ASPECT}
+      />
       <button type="button" className="save-drawing" onClick={save}>
         Save as SVG
       </button>

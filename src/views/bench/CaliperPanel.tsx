@@ -13,7 +13,10 @@ export function CaliperPanel({ nominalMm, line }: Props) {
   const [size, setSize] = useState(nominalMm);
   const [oval, setOval] = useState(0.1);
   const [angle, setAngle] = useState(0);
-  const piece = (mm: number, ovalMm: number) => ({ minorMm: Math.max(mm - ovalMm / 2, 0.01), majorMm: mm + ovalMm / 2 });
+  const piece = (mm: number, ovalMm: number) => ({
+    minorMm: Math.max(mm - ovalMm / 2, 0.01),
+    majorMm: mm + ovalMm / 2,
+  });
   const opening = Math.min(54, Math.max(8, (line?.value_mm ?? size) * 1.2));
   return (
     <section className="caliper" aria-label="Simulated caliper">
@@ -69,7 +72,10 @@ export function CaliperPanel({ nominalMm, line }: Props) {
           />
         </label>
         <div className="answers">
-          <button type="button" onClick={() => caliper.handle({ jaws: 'close', workpiece: piece(size, oval), angleDeg: angle })}>
+          <button
+            type="button"
+            onClick={() => caliper.handle({ jaws: 'close', workpiece: piece(size, oval), angleDeg: angle })}
+          >
             Close the jaws
           </button>
           <button type="button" onClick={() => caliper.handle({ jaws: 'open' })}>

@@ -41,7 +41,12 @@ export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClo
       </p>
       <label className="field">
         <span>What has to be done</span>
-        <textarea data-autofocus rows={3} value={action} onChange={(event) => setAction(event.target.value)} />
+        <textarea
+          data-autofocus
+          rows={3}
+          value={action}
+          onChange={(event) => setAction(event.target.value)}
+        />
       </label>
       <label className="field">
         <span>Level</span>
@@ -62,7 +67,12 @@ export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClo
       <PhotoRow photos={defect.photos} />
       <label className="field">
         <span>Add photos (JPEG or PNG, up to 12 MB each; the location is taken out)</span>
-        <input type="file" accept="image/jpeg,image/png" multiple onChange={(event) => void addPhotos(id, event.target)} />
+        <input
+          type="file"
+          accept="image/jpeg,image/png"
+          multiple
+          onChange={(event) => void addPhotos(id, event.target)}
+        />
       </label>
       <Button onClick={save}>Keep</Button>
     </Modal>

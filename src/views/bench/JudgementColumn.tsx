@@ -25,7 +25,9 @@ export function JudgementColumn({ dossier, findings, hidden, defects, selected, 
   const state = stateOf(findings);
   const glyph = glyphOfState(state);
   const counts = countOutcomes(findings);
-  const sorted = [...findings].sort((a, b) => (isWorse(a.outcome, b.outcome) ? -1 : isWorse(b.outcome, a.outcome) ? 1 : 0));
+  const sorted = [...findings].sort((a, b) =>
+    isWorse(a.outcome, b.outcome) ? -1 : isWorse(b.outcome, a.outcome) ? 1 : 0,
+  );
   return (
     <aside className="judgement" aria-label="Judgement">
       <header aria-live="polite">
@@ -58,9 +60,14 @@ export function JudgementColumn({ dossier, findings, hidden, defects, selected, 
         ))}
       </ol>
       {hidden > 0 && (
-        <p className="quiet hidden-note">{count(hidden, 'check')} can only be answered at a higher grade and {hidden === 1 ? 'is' : 'are'} not judged here.</p>
+        <p className="quiet hidden-note">
+          {count(hidden, 'check')} can only be answered at a higher grade and {hidden === 1 ? 'is' : 'are'}{' '}
+          not judged here.
+        </p>
       )}
-      <p className="quiet hidden-note">Yendral advises; a competent, authorised person decides. Local codes come first.</p>
+      <p className="quiet hidden-note">
+        Yendral advises; a competent, authorised person decides. Local codes come first.
+      </p>
     </aside>
   );
 }
@@ -80,7 +87,10 @@ function Item({ finding, dossier, defect, selected, onSelect, onRaise }: ItemPro
   return (
     <li className={selected ? 'selected' : ''} data-check={finding.check} data-outcome={finding.outcome}>
       <button type="button" className="plain finding" onClick={onSelect} aria-pressed={selected}>
-        <SealGlyph state={glyphOfFinding(finding)} label={`${ruleOf(finding.check)?.title}: ${finding.outcome}`} />
+        <SealGlyph
+          state={glyphOfFinding(finding)}
+          label={`${ruleOf(finding.check)?.title}: ${finding.outcome}`}
+        />
         <span>
           <span className="statement">{statement(finding)}</span>
           {settle && <small>{settle}</small>}

@@ -16,7 +16,8 @@ export function LookCard({ look, given, sealed, onAnswer }: Props) {
   return (
     <fieldset className="look" id={`look-${look.id}`} disabled={sealed}>
       <legend>
-        <SealGlyph state={state} label={`${look.title}: ${answer ? answer.title : 'not looked at'}`} /> <b>{look.title}</b>
+        <SealGlyph state={state} label={`${look.title}: ${answer ? answer.title : 'not looked at'}`} />{' '}
+        <b>{look.title}</b>
       </legend>
       <p>{look.question}</p>
       <div className="answers">

@@ -27,7 +27,18 @@ export function NoRound({ entry, slice }: { entry: Entry; slice: Slice }) {
       <h1>This entry is in no round yet</h1>
       <p>Readings belong to a round, which says how closely the entry is inspected.</p>
       {open.map((round) => (
-        <Button key={round.id} mr="sm" mb="sm" onClick={() => give('round.edit', { id: round.id, set: { entries: [...round.entries, entry.id] } }, `Added to ${round.name}.`)}>
+        <Button
+          key={round.id}
+          mr="sm"
+          mb="sm"
+          onClick={() =>
+            give(
+              'round.edit',
+              { id: round.id, set: { entries: [...round.entries, entry.id] } },
+              `Added to ${round.name}.`,
+            )
+          }
+        >
           Add to {round.name} ({round.grade})
         </Button>
       ))}
@@ -36,7 +47,14 @@ export function NoRound({ entry, slice }: { entry: Entry; slice: Slice }) {
         onClick={() =>
           give(
             'round.add',
-            { id: device.id(), name: `Round of ${now().slice(0, 10)}`, grade: 'detailed', entries: [entry.id], started: now(), closed: null },
+            {
+              id: device.id(),
+              name: `Round of ${now().slice(0, 10)}`,
+              grade: 'detailed',
+              entries: [entry.id],
+              started: now(),
+              closed: null,
+            },
             'A detailed round is started.',
           )
         }

@@ -19,7 +19,13 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
   const figure = (value: number) => (ohms ? (value * 1000).toFixed(1) : value.toFixed(2));
   return (
     <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={place.title}>
-      <button type="button" className="plain place-head" onClick={onSelect} aria-pressed={selected} title={place.how}>
+      <button
+        type="button"
+        className="plain place-head"
+        onClick={onSelect}
+        aria-pressed={selected}
+        title={place.how}
+      >
         <SealGlyph state={glyph} label={`${place.title}: ${word}`} />
         <b>{place.title}</b>
         <b className={toneOf(glyph)}>{word}</b>
@@ -37,11 +43,24 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
       />
       <ul className="readings">
         {readings.map((reading) => (
-          <Chip key={reading.id} id={reading.id} text={figure(reading.value)} typed={reading.typed} fault={reading.fault} by={reading.by} sealed={sealed} />
+          <Chip
+            key={reading.id}
+            id={reading.id}
+            text={figure(reading.value)}
+            typed={reading.typed}
+            fault={reading.fault}
+            by={reading.by}
+            sealed={sealed}
+          />
         ))}
         {!sealed && (
           <li>
-            <button type="button" className="chip next" onClick={onSelect} aria-label={`Next reading of ${place.title}`}>
+            <button
+              type="button"
+              className="chip next"
+              onClick={onSelect}
+              aria-label={`Next reading of ${place.title}`}
+            >
               next
             </button>
           </li>
@@ -51,15 +70,38 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
   );
 }
 
-const FAULTS = { 'past-calibration': 'instrument past its calibration date', 'outside-span': 'outside the instrument’s span' } as const;
+const FAULTS = {
+  'past-calibration': 'instrument past its calibration date',
+  'outside-span': 'outside the instrument’s span',
+} as const;
 
 /** One reading: what it was typed as, who took it, and striking it out. */
-function Chip({ id, text, typed, fault, by, sealed }: { id: string; text: string; typed: string; fault: 'past-calibration' | 'outside-span' | null; by: string; sealed: boolean }) {
+function Chip({
+  id,
+  text,
+  typed,
+  fault,
+  by,
+  sealed,
+}: {
+  id: string;
+  text: string;
+  typed: string;
+  fault: 'past-calibration' | 'outside-span' | null;
+  by: string;
+  sealed: boolean;
+}) {
   const [open, setOpen] = useState(false);
   const note = fault ? `, does not count: ${FAULTS[fault]}` : '';
   return (
     <li>
-      <button type="button" className={`chip${fault ? ' faulty' : ''}`} onClick={() => setOpen(!open)} aria-expanded={open} aria-label={`Reading ${text}${note}`}>
+      <button
+        type="button"
+        className={`chip${fault ? ' faulty' : ''}`}
+        onClick={() => setOpen(!open)}
+        aria-expanded={open}
+        aria-label={`Reading ${text}${note}`}
+      >
         {text}
         {fault && <span aria-hidden="true"> !</span>}
       </button>
@@ -74,7 +116,11 @@ function Chip({ id, text, typed, fault, by, sealed }: { id: string; text: string
               type="button"
               onClick={() => {
                 setOpen(false);
-                give('reading.strike', { id, reason: fault ? FAULTS[fault] : 'misreading' }, `Reading ${text} is struck out.`);
+                give(
+                  'reading.strike',
+                  { id, reason: fault ? FAULTS[fault] : 'misreading' },
+                  `Reading ${text} is struck out.`,
+                );
               }}
             >
               Strike out

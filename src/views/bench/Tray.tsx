@@ -31,25 +31,30 @@ export function Tray(props: Props) {
       <button type="button" className="secondary" onClick={props.onRaise}>
         Raise defect <kbd>D</kbd>
       </button>
-      <div className="live">
-        <output className="figures" aria-label="Live value">
-          {instrument?.simulated ? (line?.value_mm != null ? line.value_mm.toFixed(2) : line?.fault ? 'refuses' : '– –') : 'typed'}
-        </output>
-        <span>{instrument?.simulated ? 'mm' : ''}</span>
-      </div>
       <div className="instrument">
-        <select aria-label="Instrument" value={instrument?.id ?? ''} onChange={(event) => props.onInstrument(event.target.value)}>
-          {instruments.map(({ id, tag }) => (
-            <option key={id} value={id}>
-              {tag}
-            </option>
-          ))}
-        </select>
-        <small className="quiet">{instrument ? instrumentWords(instrument, line) : 'No instrument on file measures this.'}</small>
+        <div>
+          <output className="figures" aria-label="Live value">
+            {liveWords(instrument, line)}
+          </output>
+          <select
+            aria-label="Instrument"
+            value={instrument?.id ?? ''}
+            onChange={(event) => props.onInstrument(event.target.value)}
+          >
+            {instruments.map(({ id, tag }) => (
+              <option key={id} value={id}>
+                {tag}
+              </option>
+            ))}
+          </select>
+        </div>
+        <small className="quiet">
+          {instrument ? instrumentWords(instrument, line) : 'No instrument on file measures this.'}
+        </small>
       </div>
       {instrument?.simulated && (
         <button type="button" className="secondary slim" onClick={props.onPanel}>
-          Jaws <kbd>J</kbd>
+          Jaws
         </button>
       )}
       <form
@@ -63,22 +68,43 @@ export function Tray(props: Props) {
           <span>
             {placeTitle}, {unit}
           </span>
-          <input ref={inputRef} className="figures" value={typed} inputMode="decimal" autoComplete="off" disabled={sealed} onChange={(event) => props.onTyped(event.target.value)} />
+          <input
+            ref={inputRef}
+            className="figures"
+            value={typed}
+            inputMode="decimal"
+            autoComplete="off"
+            disabled={sealed}
+            onChange={(event) => props.onTyped(event.target.value)}
+          />
         </label>
-        <button type="submit" className="secondary slim" disabled={sealed}>
+        <button type="submit" className="secondary slim enter-key" disabled={sealed}>
           Enter
         </button>
       </form>
-      <button type="button" className="secondary slim pad-key" onClick={props.onPad}>
-        Pad <kbd>N</kbd>
+      <button
+        type="button"
+        className="secondary slim pad-key"
+        onClick={props.onPad}
+        aria-label="Number pad (N)"
+      >
+        123
       </button>
     </footer>
   );
 }
 
+/** What a sending instrument shows; one that does not send shows nothing. */
+function liveWords(instrument: Instrument | null, line: CaliperLine | null): string {
+  if (!instrument?.simulated) return 'typed';
+  if (line?.value_mm != null) return `${line.value_mm.toFixed(2)} mm`;
+  return line?.fault ? 'refuses' : '– – mm';
+}
+
 function instrumentWords(instrument: Instrument, line: CaliperLine | null): string {
   const unit = instrument.unit === 'ohm' ? 'Ω' : 'mm';
   const limits = `± ${figure(instrument.expandedUncertainty, 3)} ${unit}`;
-  if (line?.fault === 'past-calibration') return `past its calibration date ${day(instrument.calibratedUntil)}, does not send`;
+  if (line?.fault === 'past-calibration')
+    return `past its calibration date ${day(instrument.calibratedUntil)}, does not send`;
   return `${limits}, calibrated to ${day(instrument.calibratedUntil)}`;
 }

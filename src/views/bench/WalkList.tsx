@@ -10,7 +10,19 @@ import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';
 
 /** The stops of the round as a line, each with its mark. */
-export function WalkList({ slice, version, round, current, onOpen }: { slice: Slice; version: number; round: Round; current: Id; onOpen: (entry: Id) => void }) {
+export function WalkList({
+  slice,
+  version,
+  round,
+  current,
+  onOpen,
+}: {
+  slice: Slice;
+  version: number;
+  round: Round;
+  current: Id;
+  onOpen: (entry: Id) => void;
+}) {
   // The marks change only with the records, not with every stroke on the page.
   const stops = useMemo(() => stopsOf(slice, round), [slice, version, round]); // eslint-disable-line react-hooks/exhaustive-deps
   const at = stops.findIndex(({ id }) => id === current);
@@ -23,7 +35,11 @@ export function WalkList({ slice, version, round, current, onOpen }: { slice: Sl
       </h2>
       <ol>
         {stops.map(({ id, title, what, state }) => (
-          <li key={id} ref={id === current ? ref : undefined} aria-current={id === current ? 'step' : undefined}>
+          <li
+            key={id}
+            ref={id === current ? ref : undefined}
+            aria-current={id === current ? 'step' : undefined}
+          >
             <a
               href={`/bench/?entry=${id}`}
               onClick={(event) => {

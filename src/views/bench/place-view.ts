@@ -33,7 +33,10 @@ export function placeView(context: Context, place: Place, findings: readonly Fin
   const groups = groupsOf(context, place.id);
   const best = groups.filter(({ fault }) => !fault).sort((a, b) => b.readings.length - a.readings.length)[0];
   const sheath = place.id === 'outer-sheath' || place.id === 'inner-sheath' || place.id === 'armour';
-  const diameter = best && sheath ? diameterOf(context, best, place.id !== 'armour' && (context.cable?.coldFlow ?? false)) : null;
+  const diameter =
+    best && sheath
+      ? diameterOf(context, best, place.id !== 'armour' && (context.cable?.coldFlow ?? false))
+      : null;
   const last = best?.readings[best.readings.length - 1];
   const task = fitTaskOf(context, place.id);
   const aspect: Pick<Aspect, 'outcome' | 'key'> | null = task
@@ -62,7 +65,15 @@ function wordOf(glyph: GlyphState, key: string, place: Place): string {
 
 /** How the part of a place is outlined in the drawing. */
 export const partState = (glyph: GlyphState): PartState =>
-  glyph === 'fits' ? 'sound' : glyph === 'close' ? 'close' : glyph === 'unread' ? 'unread' : glyph === 'na' ? null : 'failed';
+  glyph === 'fits'
+    ? 'sound'
+    : glyph === 'close'
+      ? 'close'
+      : glyph === 'unread'
+        ? 'unread'
+        : glyph === 'na'
+          ? null
+          : 'failed';
 
 /** The place that is asked for next: the first that lacks readings, in the order of the kind. */
 export const nextPlace = (views: readonly PlaceView[]): string =>

@@ -43,7 +43,9 @@ export function takeLive(target: Target, line: CaliperLine | null): boolean {
     return false;
   }
   if (line?.fault === 'past-calibration') {
-    say(`${instrument.tag} is past its calibration date ${day(instrument.calibratedUntil)} and does not send. Choose another instrument, or type the reading: it is kept and marked.`);
+    say(
+      `${instrument.tag} is past its calibration date ${day(instrument.calibratedUntil)} and does not send. Choose another instrument, or type the reading: it is kept and marked.`,
+    );
     return false;
   }
   if (!line || line.value_mm === null || !line.stable) {
@@ -54,8 +56,25 @@ export function takeLive(target: Target, line: CaliperLine | null): boolean {
   return put(target, line.value_mm, line.value_mm.toFixed(2), 'instrument');
 }
 
-function put({ entry, round, place, instrument }: Target, value: number, typed: string, source: 'typed' | 'instrument'): boolean {
+function put(
+  { entry, round, place, instrument }: Target,
+  value: number,
+  typed: string,
+  source: 'typed' | 'instrument',
+): boolean {
   const id = device.id();
   const method = place.unit === 'mm' ? (instrument.kind === 'tape' ? 'tape' : 'caliper') : null;
-  return give('reading.take', { id, entry, round: round.id, place: place.id, value, typed, method, instrument: instrument.id, source }) !== null;
+  return (
+    give('reading.take', {
+      id,
+      entry,
+      round: round.id,
+      place: place.id,
+      value,
+      typed,
+      method,
+      instrument: instrument.id,
+      source,
+    }) !== null
+  );
 }

@@ -31,7 +31,11 @@ export function DefectDetail({ defect }: { defect: Defect }) {
     if (Object.keys(set).length > 0) give('defect.edit', { id: defect.id, set }, 'The defect is changed.');
   };
   const move = (state: Defect['state']) =>
-    give('defect.edit', { id: defect.id, set: { state, ...(owner !== (defect.owner ?? '') ? { owner: owner || null } : {}) } }, `The defect is ${DEFECT_STATE_WORDS[state].toLowerCase()}.`);
+    give(
+      'defect.edit',
+      { id: defect.id, set: { state, ...(owner !== (defect.owner ?? '') ? { owner: owner || null } : {}) } },
+      `The defect is ${DEFECT_STATE_WORDS[state].toLowerCase()}.`,
+    );
   return (
     <div className="detail">
       <div>
@@ -47,7 +51,12 @@ export function DefectDetail({ defect }: { defect: Defect }) {
         <PhotoRow photos={defect.photos} />
         <label className="field">
           <span>Add photos (JPEG or PNG, up to 12 MB each)</span>
-          <input type="file" accept="image/jpeg,image/png" multiple onChange={(event) => void addPhotos(defect.id, event.target)} />
+          <input
+            type="file"
+            accept="image/jpeg,image/png"
+            multiple
+            onChange={(event) => void addPhotos(defect.id, event.target)}
+          />
         </label>
         <h3>History</h3>
         <ul className="history">

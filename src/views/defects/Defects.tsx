@@ -26,7 +26,9 @@ export default function Defects() {
 function Ledger({ state }: ViewProps) {
   const { slice, site } = state;
   const [text, setText] = useState('');
-  const [show, setShow] = useState<Defect['state'] | 'unproven' | 'all'>(parameter('defect') || parameter('entry') ? 'all' : 'unproven');
+  const [show, setShow] = useState<Defect['state'] | 'unproven' | 'all'>(
+    parameter('defect') || parameter('entry') ? 'all' : 'unproven',
+  );
   const [level, setLevel] = useState('all');
   const [owner, setOwner] = useState('all');
   const [entry, setEntry] = useState(parameter('entry'));
@@ -35,11 +37,16 @@ function Ledger({ state }: ViewProps) {
   const owners = [...new Set(all.flatMap(({ defect }) => defect.owner ?? []))].sort();
   const shown = all.filter(({ defect, where }) => {
     if (entry && defect.entry !== entry) return false;
-    if (show === 'unproven' ? defect.state === 'proven' : show !== 'all' && defect.state !== show) return false;
+    if (show === 'unproven' ? defect.state === 'proven' : show !== 'all' && defect.state !== show)
+      return false;
     if (level !== 'all' && defect.severity !== Number(level)) return false;
     if (owner !== 'all' && (defect.owner ?? '') !== owner) return false;
-    const words = `${where} ${defect.check} ${defect.statement} ${defect.action} ${defect.owner}`.toLowerCase();
-    return text.toLowerCase().split(/\s+/).every((word) => words.includes(word));
+    const words =
+      `${where} ${defect.check} ${defect.statement} ${defect.action} ${defect.owner}`.toLowerCase();
+    return text
+      .toLowerCase()
+      .split(/\s+/)
+      .every((word) => words.includes(word));
   });
   return (
     <main id="main" className="defects">
@@ -56,8 +63,18 @@ function Ledger({ state }: ViewProps) {
         </a>
       </div>
       <div className="filters">
-        <input type="search" aria-label="Search defects" placeholder="Search tag, check, statement" value={text} onChange={(event) => setText(event.target.value)} />
-        <select aria-label="State" value={show} onChange={(event) => setShow(event.target.value as typeof show)}>
+        <input
+          type="search"
+          aria-label="Search defects"
+          placeholder="Search tag, check, statement"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <select
+          aria-label="State"
+          value={show}
+          onChange={(event) => setShow(event.target.value as typeof show)}
+        >
           <option value="unproven">Not proven yet</option>
           <option value="all">All states</option>
           {Object.entries(DEFECT_STATE_WORDS).map(([id, word]) => (
@@ -90,12 +107,21 @@ function Ledger({ state }: ViewProps) {
       {shown.length === 0 ? (
         <div className="empty">
           <h2>{all.length === 0 ? 'No defects yet' : 'Nothing matches'}</h2>
-          <p>{all.length === 0 ? 'A failed check on the bench raises one with a single key.' : 'Clear the search or choose another state.'}</p>
+          <p>
+            {all.length === 0
+              ? 'A failed check on the bench raises one with a single key.'
+              : 'Clear the search or choose another state.'}
+          </p>
         </div>
       ) : (
         <ol className="ledger">
           {shown.map((line) => (
-            <Line key={line.defect.id} line={line} open={open === line.defect.id} onToggle={() => setOpen(open === line.defect.id ? null : line.defect.id)} />
+            <Line
+              key={line.defect.id}
+              line={line}
+              open={open === line.defect.id}
+              onToggle={() => setOpen(open === line.defect.id ? null : line.defect.id)}
+            />
           ))}
         </ol>
       )}
@@ -113,14 +139,18 @@ function Line({ line, open, onToggle }: { line: LedgerLine; open: boolean; onTog
         </span>
         <span>
           <b className="figures">{defect.due}</b>
-          <small className={overdue ? 'tone-failed' : 'quiet'}>{overdue ? 'overdue' : SEVERITY_WORDS[defect.severity]}</small>
+          <small className={overdue ? 'tone-failed' : 'quiet'}>
+            {overdue ? 'overdue' : SEVERITY_WORDS[defect.severity]}
+          </small>
         </span>
         <span>
           <b>{where}</b>
           <small className="quiet">
             {defect.check ?? 'Observation'}
             {defect.repeats > 0 ? `, repeat ${defect.repeats}` : ''}
-            {defect.photos.length > 0 ? `, ${defect.photos.length} ${defect.photos.length === 1 ? 'photo' : 'photos'}` : ''}
+            {defect.photos.length > 0
+              ? `, ${defect.photos.length} ${defect.photos.length === 1 ? 'photo' : 'photos'}`
+              : ''}
           </small>
         </span>
         <span className="statement">{defect.statement}</span>
@@ -144,5 +174,11 @@ function linesOf(slice: Slice, site: string): LedgerLine[] {
       const isOpen = defect.state === 'open' || defect.state === 'assigned';
       return { defect, where: `${tag}, entry ${entry?.label ?? ''}`, overdue: isOpen && defect.due < today };
     })
-    .sort((a, b) => (a.defect.due < b.defect.due ? -1 : a.defect.due > b.defect.due ? 1 : b.defect.severity - a.defect.severity));
+    .sort((a, b) =>
+      a.defect.due < b.defect.due
+        ? -1
+        : a.defect.due > b.defect.due
+          ? 1
+          : b.defect.severity - a.defect.severity,
+    );
 }

@@ -47,7 +47,12 @@ function DossierOf({ state }: ViewProps) {
   const { slice, site } = state;
   const [tab, setTab] = useState<Tab>((parameter('table') as Tab) ?? 'area');
   const record = slice.get('site', site);
-  if (!record) return <main id="main" className="empty">This site is not on this device yet.</main>;
+  if (!record)
+    return (
+      <main id="main" className="empty">
+        This site is not on this device yet.
+      </main>
+    );
   const tabs: [Tab, string][] = [
     ['site', 'Site'],
     ...(Object.entries(FORMS).map(([table, { title }]) => [table, title]) as [Tab, string][]),
@@ -57,9 +62,16 @@ function DossierOf({ state }: ViewProps) {
     <div className="dossier">
       <nav aria-label="Parts of the dossier">
         {tabs.map(([id, title]) => (
-          <button key={id} type="button" aria-current={tab === id ? 'true' : undefined} onClick={() => setTab(id)}>
+          <button
+            key={id}
+            type="button"
+            aria-current={tab === id ? 'true' : undefined}
+            onClick={() => setTab(id)}
+          >
             {title}
-            {id !== 'site' && id !== 'files' && <small className="figures">{slice.by(id, 'site', site).length}</small>}
+            {id !== 'site' && id !== 'files' && (
+              <small className="figures">{slice.by(id, 'site', site).length}</small>
+            )}
           </button>
         ))}
         <a href="/dossier/?new=site">New site</a>
@@ -114,24 +126,45 @@ function Table({ table, state }: ViewProps & { table: DossierTable }) {
   const [text, setText] = useState('');
   const [open, setOpen] = useState<string | null>(parameter('table') === table ? parameter('record') : null);
   const records = slice.by(table, 'site', site) as (Tables[DossierTable] & Record<string, unknown>)[];
-  const name = (record: Tables[DossierTable]) => (table === 'entry' ? titleOf(slice, table, record) : form.name(record as never));
+  const name = (record: Tables[DossierTable]) =>
+    table === 'entry' ? titleOf(slice, table, record) : form.name(record as never);
   const shown = records.filter((record) => {
     const words = `${name(record)} ${form.beside(record)}`.toLowerCase();
-    return text.toLowerCase().split(/\s+/).every((word) => words.includes(word));
+    return text
+      .toLowerCase()
+      .split(/\s+/)
+      .every((word) => words.includes(word));
   });
   const opened = open === 'new' ? form.blank(device.id()) : records.find(({ id }) => id === open);
   if (opened) {
-    return <RecordPage table={table} state={state} record={opened as Record<string, unknown>} isNew={open === 'new'} title={open === 'new' ? `New ${form.one}` : name(opened as never)} onClose={() => setOpen(null)} />;
+    return (
+      <RecordPage
+        table={table}
+        state={state}
+        record={opened as Record<string, unknown>}
+        isNew={open === 'new'}
+        title={open === 'new' ? `New ${form.one}` : name(opened as never)}
+        onClose={() => setOpen(null)}
+      />
+    );
   }
   return (
     <>
       <div className="table-head">
         <h1>{form.title}</h1>
-        <input type="search" aria-label={`Search ${form.title.toLowerCase()}`} placeholder="Search" value={text} onChange={(event) => setText(event.target.value)} />
+        <input
+          type="search"
+          aria-label={`Search ${form.title.toLowerCase()}`}
+          placeholder="Search"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
         <Button onClick={() => setOpen('new')}>New {form.one}</Button>
       </div>
       {records.length === 0 && <p className="empty">{form.empty}</p>}
-      {records.length > 0 && shown.length === 0 && <p className="empty">Nothing matches. Clear the search.</p>}
+      {records.length > 0 && shown.length === 0 && (
+        <p className="empty">Nothing matches. Clear the search.</p>
+      )}
       <ul className="records">
         {shown.map((record) => (
           <li key={record.id}>
@@ -163,7 +196,11 @@ function RecordPage({ table, state, record, isNew, title, onClose }: RecordPageP
       return;
     }
     const set = changed(record, value);
-    if (Object.keys(set).length === 0 || give(`${table}.edit`, { id, set } as never, `The ${form.one} is changed.`)) onClose();
+    if (
+      Object.keys(set).length === 0 ||
+      give(`${table}.edit`, { id, set } as never, `The ${form.one} is changed.`)
+    )
+      onClose();
   };
   const copy = () => {
     const { rev: _rev, stamps: _stamps, site: _site, ...rest } = record;
@@ -195,14 +232,23 @@ function RecordPage({ table, state, record, isNew, title, onClose }: RecordPageP
           </>
         )}
       </div>
-      <RecordForm fields={form.fields} value={record} slice={slice} site={site} onSave={save} onCancel={onClose} />
+      <RecordForm
+        fields={form.fields}
+        value={record}
+        slice={slice}
+        site={site}
+        onSave={save}
+        onCancel={onClose}
+      />
     </>
   );
 }
 
 /** Fields whose value is another than before. */
 function changed(before: Record<string, unknown>, after: Record<string, unknown>): Record<string, unknown> {
-  return Object.fromEntries(Object.entries(after).filter(([key, value]) => JSON.stringify(value) !== JSON.stringify(before[key])));
+  return Object.fromEntries(
+    Object.entries(after).filter(([key, value]) => JSON.stringify(value) !== JSON.stringify(before[key])),
+  );
 }
 
 function copyName(record: Record<string, unknown>): Record<string, string> {

@@ -6,7 +6,11 @@ import { give } from '../give';
 
 const KINDS = {
   cables: { title: 'Cable schedule (CSV)', accept: '.csv,text/csv', what: 'cables' },
-  certificate: { title: 'Certificate with its assembly sheet (JSON)', accept: '.json,application/json', what: 'certificate' },
+  certificate: {
+    title: 'Certificate with its assembly sheet (JSON)',
+    accept: '.json,application/json',
+    what: 'certificate',
+  },
 } as const;
 
 /** Takes a file in: shows what it would change, row by row, before anything is changed. */
@@ -39,7 +43,14 @@ export function ImportPanel({ site }: { site: string }) {
   const take = () => {
     if (!preview) return;
     const items = preview.items as ImportItem[];
-    if (give('dossier.import', { source: name, items }, `${items.length} ${items.length === 1 ? 'record' : 'records'} from ${name} are taken in.`)) setPreview(null);
+    if (
+      give(
+        'dossier.import',
+        { source: name, items },
+        `${items.length} ${items.length === 1 ? 'record' : 'records'} from ${name} are taken in.`,
+      )
+    )
+      setPreview(null);
   };
 
   return (
@@ -107,7 +118,9 @@ function Preview({ preview, name, onTake }: { preview: ImportPreview; name: stri
   return (
     <>
       <p>
-        {items.length === 0 ? `${name} holds nothing that is not on file.` : `${name} would change ${items.length} of ${rows.length}:`}
+        {items.length === 0
+          ? `${name} holds nothing that is not on file.`
+          : `${name} would change ${items.length} of ${rows.length}:`}
       </p>
       <ul className="preview">
         {rows.map(({ row, what, action, fields }) => (

@@ -33,7 +33,15 @@ export function RecordForm({ fields, value, slice, site, onSave, onCancel }: Pro
         if (faults.length === 0) onSave(draft as Record<string, unknown>);
       }}
     >
-      <Fields fields={fields} value={draft} path="" slice={slice} site={site} onChange={setDraft} onProblem={problem} />
+      <Fields
+        fields={fields}
+        value={draft}
+        path=""
+        slice={slice}
+        site={site}
+        onChange={setDraft}
+        onProblem={problem}
+      />
       {faults.length > 0 && (
         <p role="alert" className="tone-failed">
           {faults[0]}
@@ -56,7 +64,9 @@ function blanks(fields: readonly Field[], value: Value): string[] {
   return fields.flatMap((field) => {
     const nullable = 'nullable' in field && field.nullable;
     if ((field.type === 'text' || field.type === 'reference') && !nullable && !OPTIONAL.has(field.path)) {
-      return String(get(value, field.path) ?? '').trim() === '' ? [`${field.title} is empty; fill it in.`] : [];
+      return String(get(value, field.path) ?? '').trim() === ''
+        ? [`${field.title} is empty; fill it in.`]
+        : [];
     }
     return [];
   });
@@ -89,12 +99,30 @@ function FieldView({ field, value, path, slice, site, onChange, onProblem }: Fie
           <legend>{field.title}</legend>
           {list.map((item, i) => (
             <div key={i} className="list-item">
-              <Fields fields={field.fields} value={item} path={`${full}.${i}.`} slice={slice} site={site} onProblem={onProblem} onChange={(next) => change(list.map((old, j) => (j === i ? next : old)))} />
+              <Fields
+                fields={field.fields}
+                value={item}
+                path={`${full}.${i}.`}
+                slice={slice}
+                site={site}
+                onProblem={onProblem}
+                onChange={(next) => change(list.map((old, j) => (j === i ? next : old)))}
+              />
               <span className="list-buttons">
-                <Button size="compact-md" variant="default" onClick={() => change([...list.slice(0, i + 1), structuredClone(item), ...list.slice(i + 1)])}>
+                <Button
+                  size="compact-md"
+                  variant="default"
+                  onClick={() =>
+                    change([...list.slice(0, i + 1), structuredClone(item), ...list.slice(i + 1)])
+                  }
+                >
                   Copy
                 </Button>
-                <Button size="compact-md" variant="default" onClick={() => change(list.filter((_, j) => j !== i))}>
+                <Button
+                  size="compact-md"
+                  variant="default"
+                  onClick={() => change(list.filter((_, j) => j !== i))}
+                >
                   Take out
                 </Button>
               </span>
@@ -112,23 +140,52 @@ function FieldView({ field, value, path, slice, site, onChange, onProblem }: Fie
           <legend>
             {field.nullable ? (
               <label>
-                <input type="checkbox" checked={current != null} onChange={(event) => change(event.target.checked ? field.blank() : null)} /> {field.title}
+                <input
+                  type="checkbox"
+                  checked={current != null}
+                  onChange={(event) => change(event.target.checked ? field.blank() : null)}
+                />{' '}
+                {field.title}
               </label>
             ) : (
               field.title
             )}
           </legend>
-          {current != null && <Fields fields={field.fields} value={current as Value} path={`${full}.`} slice={slice} site={site} onProblem={onProblem} onChange={change} />}
+          {current != null && (
+            <Fields
+              fields={field.fields}
+              value={current as Value}
+              path={`${full}.`}
+              slice={slice}
+              site={site}
+              onProblem={onProblem}
+              onChange={change}
+            />
+          )}
         </fieldset>
       );
     case 'flag':
       return (
         <label className="field flag">
-          <input type="checkbox" checked={Boolean(current)} onChange={(event) => change(event.target.checked)} /> {field.title}
+          <input
+            type="checkbox"
+            checked={Boolean(current)}
+            onChange={(event) => change(event.target.checked)}
+          />{' '}
+          {field.title}
         </label>
       );
     case 'references':
-      return <References title={field.title} table={field.table} chosen={(current ?? []) as string[]} slice={slice} site={site} onChange={change} />;
+      return (
+        <References
+          title={field.title}
+          table={field.table}
+          chosen={(current ?? []) as string[]}
+          slice={slice}
+          site={site}
+          onChange={change}
+        />
+      );
     default:
       return (
         <label className="field">
@@ -138,7 +195,15 @@ function FieldView({ field, value, path, slice, site, onChange, onProblem }: Fie
             {field.type === 'number' && field.unit ? `, ${field.unit}` : ''}
             {'hint' in field && field.hint ? ` (${field.hint})` : ''}
           </span>
-          <Input field={field} current={current} full={full} slice={slice} site={site} onChange={change} onProblem={onProblem} />
+          <Input
+            field={field}
+            current={current}
+            full={full}
+            slice={slice}
+            site={site}
+            onChange={change}
+            onProblem={onProblem}
+          />
         </label>
       );
   }
@@ -174,7 +239,10 @@ function Input({ field, current, full, slice, site, onChange, onProblem }: Input
   }
   if (field.type === 'reference') {
     return (
-      <select value={String(current ?? '')} onChange={(event) => onChange(event.target.value || (field.nullable ? null : ''))}>
+      <select
+        value={String(current ?? '')}
+        onChange={(event) => onChange(event.target.value || (field.nullable ? null : ''))}
+      >
         <option value="">{field.nullable ? 'not recorded' : 'choose'}</option>
         {slice.by(field.table, 'site', site).map((record) => (
           <option key={record.id} value={record.id}>
@@ -184,10 +252,30 @@ function Input({ field, current, full, slice, site, onChange, onProblem }: Input
       </select>
     );
   }
-  return <input type={field.type === 'date' ? 'date' : 'text'} value={typed} onChange={(event) => take(event.target.value)} />;
+  return (
+    <input
+      type={field.type === 'date' ? 'date' : 'text'}
+      value={typed}
+      onChange={(event) => take(event.target.value)}
+    />
+  );
 }
 
-function References({ title, table, chosen, slice, site, onChange }: { title: string; table: 'entry' | string; chosen: string[]; slice: Slice; site: string; onChange: (ids: string[]) => void }) {
+function References({
+  title,
+  table,
+  chosen,
+  slice,
+  site,
+  onChange,
+}: {
+  title: string;
+  table: 'entry' | string;
+  chosen: string[];
+  slice: Slice;
+  site: string;
+  onChange: (ids: string[]) => void;
+}) {
   const all = slice.by(table as 'entry', 'site', site);
   return (
     <fieldset className="wide">
@@ -201,7 +289,16 @@ function References({ title, table, chosen, slice, site, onChange }: { title: st
       <div className="references">
         {all.map((record) => (
           <label key={record.id}>
-            <input type="checkbox" checked={chosen.includes(record.id)} onChange={(event) => onChange(event.target.checked ? [...chosen, record.id] : chosen.filter((id) => id !== record.id))} /> {titleOf(slice, 'entry', record)}
+            <input
+              type="checkbox"
+              checked={chosen.includes(record.id)}
+              onChange={(event) =>
+                onChange(
+                  event.target.checked ? [...chosen, record.id] : chosen.filter((id) => id !== record.id),
+                )
+              }
+            />{' '}
+            {titleOf(slice, 'entry', record)}
           </label>
         ))}
       </div>
@@ -229,20 +326,30 @@ function shown(field: Field, value: unknown): string {
 function parse(field: Field, text: string): { value: unknown } | { problem: string } {
   const nullable = 'nullable' in field && field.nullable;
   if (text.trim() === '' && nullable) return { value: null };
-  if (field.type === 'words') return { value: text.split(',').map((word) => word.trim()).filter(Boolean) };
+  if (field.type === 'words')
+    return {
+      value: text
+        .split(',')
+        .map((word) => word.trim())
+        .filter(Boolean),
+    };
   if (field.type === 'length') {
     const read = parseLength(text);
     return 'mm' in read ? { value: read.mm } : { problem: LENGTH_FAULT_WORDS[read.fault]! };
   }
   if (field.type === 'number') {
     const plain = text.trim().replace(',', '.').replace('−', '-');
-    return /^-?\d+(\.\d+)?$/.test(plain) ? { value: Number(plain) } : { problem: 'type a number, for example 12.5.' };
+    return /^-?\d+(\.\d+)?$/.test(plain)
+      ? { value: Number(plain) }
+      : { problem: 'type a number, for example 12.5.' };
   }
   return { value: text };
 }
 
 function get(value: Value, path: string): unknown {
-  return path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], value);
+  return path
+    .split('.')
+    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], value);
 }
 
 function set(value: Value, path: string, next: unknown): Value {

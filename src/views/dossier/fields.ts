@@ -45,9 +45,26 @@ const MATERIALS = ['steel', 'copper', 'aluminium'];
 const CONCEPTS = 'for example db, eb, tb';
 
 const text = (path: string, title: string, hint?: string): Field => ({ path, title, type: 'text', hint });
-const num = (path: string, title: string, unit?: string, nullable = false): Field => ({ path, title, type: 'number', unit, nullable });
-const len = (path: string, title: string, nullable = false): Field => ({ path, title, type: 'length', nullable });
-const pick = (path: string, title: string, options: readonly string[], nullable = false): Field => ({ path, title, type: 'select', options, nullable });
+const num = (path: string, title: string, unit?: string, nullable = false): Field => ({
+  path,
+  title,
+  type: 'number',
+  unit,
+  nullable,
+});
+const len = (path: string, title: string, nullable = false): Field => ({
+  path,
+  title,
+  type: 'length',
+  nullable,
+});
+const pick = (path: string, title: string, options: readonly string[], nullable = false): Field => ({
+  path,
+  title,
+  type: 'select',
+  options,
+  nullable,
+});
 const words = (path: string, title: string, hint?: string): Field => ({ path, title, type: 'words', hint });
 const flag = (path: string, title: string): Field => ({ path, title, type: 'flag' });
 
@@ -82,7 +99,12 @@ const SIZE: readonly Field[] = [
     title: 'Clamping ring',
     type: 'list',
     blank: () => ({ face: 'both', armour: 'wire', rangeMm: [0, 0] }),
-    fields: [text('face', 'Face', 'letter on the ring, or both'), pick('armour', 'Armour', ARMOURS), len('rangeMm.0', 'From'), len('rangeMm.1', 'To')],
+    fields: [
+      text('face', 'Face', 'letter on the ring, or both'),
+      pick('armour', 'Armour', ARMOURS),
+      len('rangeMm.0', 'From'),
+      len('rangeMm.1', 'To'),
+    ],
   },
 ];
 
@@ -207,7 +229,11 @@ export const FORMS: Record<DossierTable, TableForm> = {
         title: 'Cores',
         type: 'list',
         blank: () => ({ count: 3, areaMm2: 1.5, diameterMm: 2.9 }),
-        fields: [num('count', 'Number'), num('areaMm2', 'Area', 'mm²'), len('diameterMm', 'Diameter over insulation')],
+        fields: [
+          num('count', 'Number'),
+          num('areaMm2', 'Area', 'mm²'),
+          len('diameterMm', 'Diameter over insulation'),
+        ],
       },
       pick('shape', 'Shape', SHAPES),
       flag('coldFlow', 'Sheath flows cold under load'),
@@ -218,7 +244,12 @@ export const FORMS: Record<DossierTable, TableForm> = {
         type: 'group',
         nullable: true,
         blank: () => ({ type: 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null }),
-        fields: [pick('type', 'Type', ARMOURS), len('sizeMm', 'Wire diameter or thickness'), pick('material', 'Material', MATERIALS), num('areaMm2', 'Area', 'mm²', true)],
+        fields: [
+          pick('type', 'Type', ARMOURS),
+          len('sizeMm', 'Wire diameter or thickness'),
+          pick('material', 'Material', MATERIALS),
+          num('areaMm2', 'Area', 'mm²', true),
+        ],
       },
       {
         path: 'unarmoured',
@@ -361,7 +392,13 @@ export const FORMS: Record<DossierTable, TableForm> = {
       pick('kind', 'Kind of entry', KIND_IDS),
       { path: 'certificate', title: 'Certificate', type: 'reference', table: 'certificate', nullable: true },
       { path: 'size', title: 'Size as marked', type: 'text', nullable: true },
-      { path: 'ringFace', title: 'Ring face towards the box', type: 'text', nullable: true, hint: 'letter on the ring' },
+      {
+        path: 'ringFace',
+        title: 'Ring face towards the box',
+        type: 'text',
+        nullable: true,
+        hint: 'letter on the ring',
+      },
       { path: 'cable', title: 'Cable', type: 'reference', table: 'cable', nullable: true },
       pick('hole.form', 'Hole', ['threaded', 'clearance']),
       pick('hole.thread', 'Thread of the hole', THREAD_NAMES),
@@ -386,16 +423,30 @@ export const FORMS: Record<DossierTable, TableForm> = {
     title: 'Rounds',
     one: 'round',
     name: (r) => string(r.name),
-    beside: (r) => `${string(r.grade)}, ${(r.entries as unknown[]).length} entries${r.closed ? ', closed' : ''}`,
+    beside: (r) =>
+      `${string(r.grade)}, ${(r.entries as unknown[]).length} entries${r.closed ? ', closed' : ''}`,
     empty: 'Start the first round: its grade and the entries to walk to.',
     fields: [
       text('name', 'Name'),
       pick('grade', 'Grade of inspection', GRADES),
       { path: 'started', title: 'Started', type: 'date' },
-      { path: 'closed', title: 'Closed (empty while it runs)', type: 'text', nullable: true, hint: '2026-03-04' },
+      {
+        path: 'closed',
+        title: 'Closed (empty while it runs)',
+        type: 'text',
+        nullable: true,
+        hint: '2026-03-04',
+      },
       { path: 'entries', title: 'Entries', type: 'references', table: 'entry' },
     ],
-    blank: (id) => ({ id, name: '', grade: 'detailed', entries: [], started: new Date().toISOString(), closed: null }),
+    blank: (id) => ({
+      id,
+      name: '',
+      grade: 'detailed',
+      entries: [],
+      started: new Date().toISOString(),
+      closed: null,
+    }),
   },
 };
 

@@ -9,10 +9,23 @@ const MARK_M = 0.085;
 const STEP_M = 2.2;
 
 /** The plan of the site: its areas, and every entry as a seal glyph where its enclosure hangs. In metres. */
-export function Plan({ areas, enclosures, stops }: { areas: readonly Area[]; enclosures: readonly Enclosure[]; stops: readonly Stop[] }) {
+export function Plan({
+  areas,
+  enclosures,
+  stops,
+}: {
+  areas: readonly Area[];
+  enclosures: readonly Enclosure[];
+  stops: readonly Stop[];
+}) {
   const [left, top, right, bottom] = boundsOf(areas);
   return (
-    <svg className="plan" viewBox={`${left - 1.5} ${top - 1.5} ${right - left + 3} ${bottom - top + 3}`} role="group" aria-label="Plan of the site">
+    <svg
+      className="plan"
+      viewBox={`${left - 1.5} ${top - 1.5} ${right - left + 3} ${bottom - top + 3}`}
+      role="group"
+      aria-label="Plan of the site"
+    >
       {areas.map((area) => (
         <g key={area.id}>
           <rect {...area.outlineM} className={`area zone-${area.zone ?? 'none'}`} />
@@ -35,7 +48,11 @@ export function Plan({ areas, enclosures, stops }: { areas: readonly Area[]; enc
               {enclosure.tag}
             </text>
             {own.map(({ entry, status }, i) => (
-              <a key={entry.id} href={`/bench/?entry=${entry.id}&site=${entry.site}`} aria-label={`${enclosure.tag}, entry ${entry.label}: ${STATE_WORDS[status.state]}`}>
+              <a
+                key={entry.id}
+                href={`/bench/?entry=${entry.id}&site=${entry.site}`}
+                aria-label={`${enclosure.tag}, entry ${entry.label}: ${STATE_WORDS[status.state]}`}
+              >
                 <g transform={`translate(${i * STEP_M} 0) scale(${MARK_M})`}>
                   <circle r="13" fill="var(--sheet)" />
                   <GlyphShapes state={glyphOfState(status.state)} />
@@ -60,6 +77,11 @@ function boundsOf(areas: readonly Area[]): [number, number, number, number] {
 }
 
 function zoneWords({ zone, group, temperatureClass, levelM }: Area): string {
-  const what = zone === null ? 'zone not recorded' : zone === 'unclassified' ? 'unclassified' : `zone ${zone}, ${group ?? 'group not recorded'}${temperatureClass ? ` ${temperatureClass}` : ''}`;
+  const what =
+    zone === null
+      ? 'zone not recorded'
+      : zone === 'unclassified'
+        ? 'unclassified'
+        : `zone ${zone}, ${group ?? 'group not recorded'}${temperatureClass ? ` ${temperatureClass}` : ''}`;
   return levelM === 0 ? what : `${what}, level ${levelM} m`;
 }

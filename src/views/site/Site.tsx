@@ -40,7 +40,12 @@ function SiteOf({ state }: ViewProps) {
   const site = slice.get('site', siteId);
   const areas = slice.by('area', 'site', siteId);
   const shown = stops.filter((stop) => matches(stop, slice, text, only, area));
-  if (!site) return <main id="main" className="empty">This site is not on this device yet.</main>;
+  if (!site)
+    return (
+      <main id="main" className="empty">
+        This site is not on this device yet.
+      </main>
+    );
   return (
     <div className="site">
       <main id="main">
@@ -65,7 +70,13 @@ function SiteOf({ state }: ViewProps) {
         <Summary stops={stops} only={only} onOnly={setOnly} />
         <WorstDefects slice={slice} site={siteId} timeZone={site.timeZone} />
         <div className="filters">
-          <input type="search" aria-label="Search entries" placeholder="Search tag, cable, kind" value={text} onChange={(event) => setText(event.target.value)} />
+          <input
+            type="search"
+            aria-label="Search entries"
+            placeholder="Search tag, cable, kind"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
           <select aria-label="Area" value={area} onChange={(event) => setArea(event.target.value)}>
             <option value="all">All areas</option>
             {areas.map(({ id, name }) => (
@@ -88,11 +99,15 @@ function SiteOf({ state }: ViewProps) {
                     {KINDS[entry.kind].title}, {a.name}
                   </small>
                 </span>
-                <small className={toneOf(glyphOfState(status.state))}>{statusWords(status, site.timeZone)}</small>
+                <small className={toneOf(glyphOfState(status.state))}>
+                  {statusWords(status, site.timeZone)}
+                </small>
               </a>
             </li>
           ))}
-          {shown.length === 0 && <li className="quiet none">No entry matches. Clear the search or the filter.</li>}
+          {shown.length === 0 && (
+            <li className="quiet none">No entry matches. Clear the search or the filter.</li>
+          )}
         </ul>
       </aside>
     </div>
@@ -123,23 +138,48 @@ function stopsOf(slice: Slice, site: string): Stop[] {
   });
 }
 
-function matches({ entry, enclosure, area, status }: Stop, slice: Slice, text: string, only: EntryState | 'all', areaId: string): boolean {
+function matches(
+  { entry, enclosure, area, status }: Stop,
+  slice: Slice,
+  text: string,
+  only: EntryState | 'all',
+  areaId: string,
+): boolean {
   if (only !== 'all' && status.state !== only) return false;
   if (areaId !== 'all' && area.id !== areaId) return false;
   const cable = entry.cable ? slice.get('cable', entry.cable)?.tag : '';
-  const all = `${enclosure.tag} entry ${entry.label} ${KINDS[entry.kind].title} ${area.name} ${cable} ${entry.size}`.toLowerCase();
-  return text.toLowerCase().split(/\s+/).every((word) => all.includes(word));
+  const all =
+    `${enclosure.tag} entry ${entry.label} ${KINDS[entry.kind].title} ${area.name} ${cable} ${entry.size}`.toLowerCase();
+  return text
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => all.includes(word));
 }
 
 /** "sound, close, 3 Mar 2026". */
 const statusWords = ({ state, grade, at }: EntryStatus, timeZone: string): string =>
-  at === null ? 'not looked at' : `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
+  at === null
+    ? 'not looked at'
+    : `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
 
-function Summary({ stops, only, onOnly }: { stops: readonly Stop[]; only: EntryState | 'all'; onOnly: (state: EntryState | 'all') => void }) {
+function Summary({
+  stops,
+  only,
+  onOnly,
+}: {
+  stops: readonly Stop[];
+  only: EntryState | 'all';
+  onOnly: (state: EntryState | 'all') => void;
+}) {
   return (
     <div className="summary" role="group" aria-label="Show by state">
       {ENTRY_STATES.map((state) => (
-        <button key={state} type="button" aria-pressed={only === state} onClick={() => onOnly(only === state ? 'all' : state)}>
+        <button
+          key={state}
+          type="button"
+          aria-pressed={only === state}
+          onClick={() => onOnly(only === state ? 'all' : state)}
+        >
           <SealGlyph state={glyphOfState(state)} size={22} label="" />
           <b className="figures">{stops.filter(({ status }) => status.state === state).length}</b>
           <small>{STATE_WORDS[state]}</small>
@@ -151,7 +191,9 @@ function Summary({ stops, only, onOnly }: { stops: readonly Stop[]; only: EntryS
 
 function WorstDefects({ slice, site, timeZone }: { slice: Slice; site: string; timeZone: string }) {
   const today = dayIn(now(), timeZone);
-  const open = slice.by('defect', 'site', site).filter(({ state }) => state === 'open' || state === 'assigned');
+  const open = slice
+    .by('defect', 'site', site)
+    .filter(({ state }) => state === 'open' || state === 'assigned');
   const overdue = open.filter(({ due }) => due < today);
   const worst = [...open].sort((a, b) => b.severity - a.severity || (a.due < b.due ? -1 : 1)).slice(0, 2);
   if (open.length === 0) return null;
@@ -165,7 +207,8 @@ function WorstDefects({ slice, site, timeZone }: { slice: Slice; site: string; t
       </h2>
       {worst.map(({ id, severity, statement, due }) => (
         <p key={id}>
-          <b className="tone-failed">Level {severity}</b> <a href={`/defects/?site=${site}&defect=${id}`}>{statement}</a>{' '}
+          <b className="tone-failed">Level {severity}</b>{' '}
+          <a href={`/defects/?site=${site}&defect=${id}`}>{statement}</a>{' '}
           <span className="quiet">due {due}</span>
         </p>
       ))}

@@ -1,0 +1,116 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+const FLAGS = [
+  '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+  '--disable-component-update', '--disable-sync',
+]; // prettier-ignore
+
+/** A running server of the built application, with the demo data. */
+export interface Served {
+  address: string;
+  port: number;
+  data: string;
+  process: ChildProcess;
+  stop: () => Promise<void>;
+}
+
+/** Starts the built application on demo data; `port` 0 takes any free one. */
+export async function serveDemo({ port = 0, data }: { port?: number; data?: string } = {}): Promise<Served> {
+  const folder = data ?? mkdtempSync(join(tmpdir(), 'yendral-browser-'));
+  const child = spawn(process.execPath, ['dist/cli/demo.mjs'], {
+    env: { ...process.env, PORT: String(port), YENDRAL_DATA: folder },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  const address = await new Promise<string>((resolve, reject) => {
+    let said = '';
+    const hear = (chunk: Buffer) => {
+      said += chunk.toString();
+      const found = /ready: (http:\S+?)\/\n/.exec(said);
+      if (found) resolve(found[1]!);
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.on('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)));
+  });
+  return {
+    address,
+    port: Number(new URL(address).port),
+    data: folder,
+    process: child,
+    stop: () => ended(child, 'SIGTERM'),
+  };
+}
+
+/** Ends a process and waits until it is gone. */
+export const ended = (child: ChildProcess, signal: NodeJS.Signals): Promise<void> =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null || child.signalCode !== null) return resolve();
+    child.once('exit', () => resolve());
+    child.kill(signal);
+  });
+
+/** Starts Debian's Chromium with a fresh profile. */
+export async function openBrowser(): Promise<{ browser: Browser; close: () => Promise<void> }> {
+  const profile = mkdtempSync(join(tmpdir(), 'yendral-profile-'));
+  const browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    args: FLAGS,
+    userDataDir: profile,
+    defaultViewport: { width: 1280, height: 800 },
+  });
+  return {
+    browser,
+    close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A page whose errors fail the test that closes it. */
+export async function openPage(browser: Browser): Promise<{ page: Page; errors: string[] }> {
+  const page = await browser.newPage();
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(String(error)));
+  page.on('console', (message) => {
+    // A request that fails while the server is away is part of the work.
+    if (message.type() === 'error' && !/Failed to load resource|ERR_/.test(message.text()))
+      errors.push(message.text());
+  });
+  return { page, errors };
+}
+
+/** Signs in as one of the demo's people and opens a view. */
+export async function openAs(page: Page, served: Served, person: string, path: string): Promise<void> {
+  await page.goto(`${served.address}/site/`);
+  await clickText(page, 'button', person);
+  await page.waitForSelector('.plan');
+  if (path !== '/site/') await page.goto(`${served.address}${path}`);
+}
+
+/** Clicks the first element of a kind that holds a text. */
+export async function clickText(page: Page, selector: string, text: string): Promise<void> {
+  const handle = await page.waitForFunction(
+    (s, t) =>
+      [...document.querySelectorAll<HTMLElement>(s)].find(
+        (e) => e.offsetParent !== null && e.textContent?.includes(t),
+      ),
+    {},
+    selector,
+    text,
+  );
+  await (handle as unknown as { click: () => Promise<void> }).click();
+}
+
+/** Waits until the page's text holds something. */
+export const waitForText = (page: Page, selector: string, text: string) =>
+  page.waitForFunction(
+    (s, t) => [...document.querySelectorAll(s)].some((e) => e.textContent?.includes(t)),
+    {},
+    selector,
+    text,
+  );

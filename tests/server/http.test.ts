@@ -1,0 +1,289 @@
+import exifr from 'exifr';
+import { spawn } from 'node:child_process';
+import { chmodSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { ulid } from 'ulid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { clientOf, serveDemo, type Client, type Served } from './served';
+
+let served: Served;
+let client: Client;
+beforeAll(async () => {
+  served = await serveDemo();
+  client = await clientOf(served);
+}, 60_000);
+afterAll(() => served.stop());
+
+const command = (kind: string, payload: object, more: object = {}) => ({
+  id: ulid(),
+  kind,
+  site: 'marrowick',
+  at: new Date().toISOString(),
+  payload,
+  ...more,
+});
+const reading = (more: object = {}) => ({
+  id: ulid(),
+  entry: 'mb-jb-204-d',
+  round: 'mb-round-14',
+  place: 'outer-sheath',
+  value: 20.7,
+  typed: '20.7',
+  method: 'caliper',
+  instrument: 'mb-caliper-07',
+  source: 'typed',
+  ...more,
+});
+const send = (...commands: object[]) => client.call('POST', '/api/commands/', { commands });
+const answers = (json: unknown) => (json as { answers: Record<string, unknown>[] }).answers;
+
+describe('commands over HTTP', () => {
+  it('the same command twice is one reading; another payload under its id is refused', async () => {
+    const take = command('reading.take', reading());
+    const first = answers((await send(take)).json)[0]!;
+    const again = answers((await send(take)).json)[0]!;
+    expect(first).toMatchObject({ status: 'applied' });
+    expect(again).toEqual(first);
+    const other = await send({ ...take, payload: { ...take.payload, value: 21 } });
+    expect(other.status).toBe(409);
+    expect(answers(other.json)[0]).toMatchObject({ status: 'refused', code: 'exists' });
+  });
+
+  it.each([
+    ['a negative value', reading({ value: -1 }), 'payload.value'],
+    ['a huge value', reading({ value: 1e9 }), 'payload.value'],
+    ['a text for a number', reading({ value: 'abc' }), 'payload.value'],
+    ['an unknown entry', reading({ entry: 'nowhere' }), 'entry'],
+    ['an unknown instrument', reading({ instrument: 'nothing' }), 'instrument'],
+    ['an unknown place', reading({ place: 'moon' }), 'place'],
+    ['an unknown field', reading({ extra: 1 }), 'payload.extra'],
+    ['a field named constructor', reading({ constructor: 1 }), 'payload.constructor'],
+    ['nothing', {}, 'payload.id'],
+  ])('%s is refused by its field', async (_what, payload, field) => {
+    const { status, json } = await send(command('reading.take', payload));
+    expect([409, 422]).toContain(status);
+    expect(answers(json)[0]).toMatchObject({ status: 'refused', field });
+  });
+
+  it.each([
+    ['an unknown kind', command('site.explode', {}), 'kind'],
+    ['an unknown site', { ...command('reading.strike', { id: 'x', reason: 'y' }), site: 'nowhere' }, 'site'],
+    ['no command at all', null, ''],
+    ['a list', [], ''],
+    ['a blank time', command('reading.take', reading(), { at: 'soon' }), 'at'],
+    ['null in place of an object', command('entry.add', null as never), 'payload'],
+  ])('%s is refused by its field', async (_what, value, field) => {
+    const { json } = await client.call('POST', '/api/commands/', { commands: [value] });
+    expect(answers(json)[0]).toMatchObject({ status: 'refused', field });
+  });
+
+  it('one refused command does not stop the others', async () => {
+    const { status, json } = await send(command('reading.take', reading({ value: -1 })), command('reading.take', reading()));
+    expect(status).toBe(200);
+    expect(answers(json).map(({ status: s }) => s)).toEqual(['refused', 'applied']);
+  });
+
+  it('a time ahead of the server is taken back to it and marked', async () => {
+    const ahead = command('reading.take', reading(), { at: new Date(Date.now() + 3_600_000).toISOString() });
+    expect(answers((await send(ahead)).json)[0]).toMatchObject({ status: 'applied', clamped: true });
+  });
+
+  it('a reading of an instrument past its calibration is kept and marked when typed, refused when sent', async () => {
+    const typed = command('reading.take', reading({ instrument: 'mb-caliper-03' }));
+    expect(answers((await send(typed)).json)[0]).toMatchObject({ status: 'applied' });
+    const { text } = await client.call('GET', '/api/sites/marrowick/');
+    const kept = (JSON.parse(text) as { records: { reading: { id: string; fault: string }[] } }).records.reading;
+    expect(kept.find(({ id }) => id === (typed.payload as { id: string }).id)?.fault).toBe('past-calibration');
+    const live = command('reading.take', reading({ instrument: 'mb-caliper-03', source: 'instrument' }));
+    expect(answers((await send(live)).json)[0]).toMatchObject({ status: 'refused', field: 'instrument' });
+  });
+
+  it('undo takes back, and is refused when something later depends on it', async () => {
+    const take = command('reading.take', reading());
+    const { id } = take.payload as { id: string };
+    const strike = command('reading.strike', { id, reason: 'misreading' });
+    await send(take, strike);
+    expect(answers((await send(command('undo', { command: take.id }))).json)[0]).toMatchObject({ code: 'depends' });
+    const undo = command('undo', { command: strike.id });
+    expect(answers((await send(undo, command('undo', { command: take.id }))).json).map((a) => a.status)).toEqual([
+      'applied',
+      'applied',
+    ]);
+  });
+});
+
+describe('bad requests', () => {
+  it.each([
+    ['10 MB of JSON', 'POST', '/api/commands/', 'x'.repeat(10_000_000), 413],
+    ['no JSON', 'POST', '/api/commands/', '{', 400],
+    ['no commands', 'POST', '/api/commands/', '{}', 422],
+    ['null', 'POST', '/api/commands/', 'null', 422],
+    ['a site that is not there', 'GET', '/api/sites/nowhere/', undefined, 404],
+    ['an export that is not there', 'GET', '/api/sites/marrowick/export/secrets.csv/', undefined, 404],
+    ['a journal from nowhere', 'GET', '/api/sites/marrowick/commands/?after=x', undefined, 422],
+    ['a photo that is not there', 'GET', '/api/photos/none/', undefined, 404],
+    ['a photo that is none', 'PUT', `/api/photos/${ulid()}/`, 'not a picture', 415],
+    ['an empty photo', 'PUT', `/api/photos/${ulid()}/`, '', 415],
+    ['a path for a photo', 'PUT', '/api/photos/..%2Fx/', 'x', 422],
+    ['a name that is none', 'POST', '/api/session/', '{"name": 7}', 422],
+    ['an instrument that is not there', 'POST', '/api/instruments/none/', '{"jaws":"open"}', 404],
+    ['jaws that bite', 'POST', '/api/instruments/mb-caliper-07/', '{"jaws":"bite"}', 422],
+    ['an address that is not there', 'GET', '/api/nowhere/', undefined, 404],
+    ['an address that cannot be read', 'GET', '/%E0%A4%A', undefined, 400],
+  ])('%s', async (_what, method, path, body, status) => {
+    const answer = await client.call(method, path, body);
+    expect(answer.status).toBe(status);
+    expect(answer.json.error?.message, answer.text.slice(0, 200)).toBeTruthy();
+  });
+
+  it.each([
+    ['a wrong heading', 'tag;what\nP-1;x', 'from'],
+    ['a heading alone', 'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c\n', '(file)'],
+    ['nothing', '', 'tag'],
+  ])('a cable schedule with %s is refused whole', async (_what, csv) => {
+    const { status, json } = await client.call('POST', '/api/sites/marrowick/import/cables/', csv);
+    expect(status).toBe(200);
+    const preview = json as unknown as { faults: unknown[]; items: unknown[] };
+    expect(preview.faults.length).toBeGreaterThan(0);
+    expect(preview.items).toEqual([]);
+  });
+
+  it('a change from another page is refused', async () => {
+    const { status } = await client.call('POST', '/api/session/', { name: 'Mallory' }, { origin: 'http://elsewhere.example' });
+    expect(status).toBe(403);
+  });
+
+  it('nobody records without saying who they are', async () => {
+    const response = await fetch(`${served.address}/api/commands/`, { method: 'POST', body: '{"commands":[]}' });
+    expect(response.status).toBe(401);
+  });
+});
+
+describe('headers', () => {
+  it('every page has a policy that allows own scripts only', async () => {
+    const { headers, text } = await client.call('GET', '/bench/');
+    const policy = headers.get('content-security-policy')!;
+    expect(policy).toContain("default-src 'self'");
+    expect(policy.match(/script-src [^;]*/)![0]).not.toContain('unsafe-inline');
+    expect(headers.get('x-content-type-options')).toBe('nosniff');
+    expect(text).toContain('<astro-island');
+  });
+});
+
+describe('photos', () => {
+  it('are stored without their location, and the same bytes twice are one photo', async () => {
+    const sent = await sharp({ create: { width: 80, height: 60, channels: 3, background: '#884422' } })
+      .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1', GPSLongitudeRef: 'W', GPSLongitude: '0/1 7/1 0/1' } })
+      .jpeg()
+      .toBuffer();
+    expect(await exifr.gps(sent)).toMatchObject({ latitude: 51.5 });
+    const id = ulid();
+    const first = await client.call('PUT', `/api/photos/${id}/`, sent);
+    expect(first.status).toBe(200);
+    expect((await client.call('PUT', `/api/photos/${id}/`, sent)).json).toEqual(first.json);
+    const stored = Buffer.from(await (await fetch(`${served.address}/api/photos/${id}/`)).arrayBuffer());
+    expect(await exifr.gps(stored)).toBeUndefined();
+    expect((await sharp(stored).metadata()).exif).toBeUndefined();
+  });
+
+  it('a command that shows a photo waits for its bytes', async () => {
+    const raise = command('defect.raise', {
+      id: ulid(), entry: 'mb-jb-201-c', round: 'mb-round-14', check: 'E-01', grade: 'detailed',
+      photos: [ulid()], action: '', observation: null,
+    }); // prettier-ignore
+    expect(answers((await send(raise)).json)[0]).toMatchObject({ code: 'unknown-id', field: 'payload.photos.0' });
+  });
+});
+
+describe('the process', () => {
+  const start = (env: Record<string, string>, options: object = {}) =>
+    new Promise<{ code: number | null; said: string }>((resolve) => {
+      const child = spawn(process.execPath, ['dist/cli/demo.mjs'], { env: { ...process.env, ...env }, ...options });
+      let said = '';
+      child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()));
+      child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+      child.on('exit', (code) => resolve({ code, said }));
+    });
+
+  it('says that a port is taken, and ends with 1', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yendral-port-'));
+    const { code, said } = await start({ PORT: String(served.port), YENDRAL_DATA: data });
+    expect(code).toBe(1);
+    expect(said).toContain(`Port ${served.port} is taken`);
+  });
+
+  it('says that a port is none', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yendral-port-'));
+    expect(await start({ PORT: 'abc', YENDRAL_DATA: data })).toMatchObject({ code: 1 });
+  });
+
+  it('says that a data folder cannot be written', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yendral-readonly-'));
+    chmodSync(data, 0o555);
+    // Root may write anywhere, so the server runs as nobody here.
+    const options = process.getuid?.() === 0 ? { uid: 65534, gid: 65534 } : {};
+    const { code, said } = await start({ PORT: '0', YENDRAL_DATA: data }, options);
+    expect(said).toContain('cannot be written');
+    expect(said).toContain('YENDRAL_DATA');
+    expect(code).toBe(1);
+  });
+
+  it('ends with 0 on SIGTERM in the middle of a stream', async () => {
+    const other = await serveDemo();
+    const stream = await fetch(`${other.address}/api/events/`);
+    const reader = stream.body!.getReader();
+    await reader.read();
+    await other.stop();
+    expect(other.process.exitCode).toBe(0);
+    await expect(reader.read().then(({ done }) => done, () => true)).resolves.toBe(true);
+  });
+});
+
+describe('a kill in the middle of a burst', () => {
+  it('loses nothing that was acknowledged and doubles nothing', async () => {
+    const first = await serveDemo();
+    const before = await clientOf(first);
+    const acknowledged = new Set<string>();
+    const given: ReturnType<typeof command>[] = [];
+    let killed = false;
+    const burst = Array.from({ length: 8 }, async () => {
+      while (!killed) {
+        const take = command('reading.take', reading());
+        given.push(take);
+        try {
+          const { json } = await before.call('POST', '/api/commands/', { commands: [take] });
+          if (answers(json)[0]?.status === 'applied') acknowledged.add(take.id);
+        } catch {
+          return;
+        }
+      }
+    });
+    await new Promise((resolve) => setTimeout(resolve, 700));
+    first.process.kill('SIGKILL');
+    killed = true;
+    await Promise.all(burst);
+    expect(acknowledged.size).toBeGreaterThan(20);
+
+    const second = await serveDemo({ data: first.data });
+    const after = await clientOf(second);
+    const journal = async () => {
+      const { text } = await after.call('GET', '/api/sites/marrowick/commands/?after=0');
+      return (JSON.parse(text) as { commands: { command: { id: string } }[] }).commands.map((c) => c.command.id);
+    };
+    const kept = await journal();
+    for (const id of acknowledged) expect(kept).toContain(id);
+    // The device sends again what it has no answer for: each is there once.
+    for (let i = 0; i < given.length; i += 100) {
+      await after.call('POST', '/api/commands/', { commands: given.slice(i, i + 100) });
+    }
+    const all = await journal();
+    expect(new Set(all).size).toBe(all.length);
+    for (const { id } of given) expect(all).toContain(id);
+    const { text } = await after.call('GET', '/api/sites/marrowick/');
+    const ids = (JSON.parse(text) as { records: { reading: { id: string }[] } }).records.reading.map(({ id }) => id);
+    for (const { payload } of given) expect(ids).toContain((payload as { id: string }).id);
+    await second.stop();
+  });
+});
