@@ -7,7 +7,7 @@ export default defineConfig({
   output: 'static',
   adapter: node({ mode: 'middleware' }),
   security: { checkOrigin: false },
-  trailingSlash: 'ignore',
+  trailingSlash: 'always',
   build: { assetsInlineLimit: 0, inlineStylesheets: 'never' },
   devToolbar: { enabled: false },
   telemetry: false,
@@ -15,6 +15,7 @@ export default defineConfig({
     react(),
     AstroPWA({
       registerType: 'prompt',
+      experimental: { directoryAndTrailingSlashHandler: true },
       injectRegister: false,
       manifest: {
         name: 'Yendral',

@@ -2,7 +2,13 @@ import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person, type Session } from '../client/api';
 import { followClock, now } from '../client/clock';
 import { apply } from '../core/record/apply';
-import { isRefusal, Refusal, type AnyCommand, type CommandKind, type Payloads } from '../core/record/commands';
+import {
+  isRefusal,
+  Refusal,
+  type AnyCommand,
+  type CommandKind,
+  type Payloads,
+} from '../core/record/commands';
 import { MemorySlice, type Slice } from '../core/record/slice';
 import type { Id } from '../core/record/types';
 import { openDeviceDb, type DeviceDb, type Remembered, type Waiting } from './database';

@@ -26,18 +26,13 @@ export const toneOf = (state: GlyphState): string => TONES[state];
  * The seal glyph: the ring is the seal, the disc is the cable. Never colour alone: every state has its own shape
  * and a text alternative.
  *
- * @param label replaces the state's own words, e.g. "Outer sheath, too large"
+ * @param label replaces the state's own words, e.g. "Outer sheath, too large"; empty beside words that say the same
  */
 export function SealGlyph({ state, size = 20, label }: { state: GlyphState; size?: number; label?: string }) {
+  // Beside words that say the same, the mark is decoration.
+  const named = label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label ?? WORDS[state] };
   return (
-    <svg
-      width={size}
-      height={size}
-      viewBox="-12 -12 24 24"
-      role="img"
-      aria-label={label ?? WORDS[state]}
-      className={TONES[state]}
-    >
+    <svg width={size} height={size} viewBox="-12 -12 24 24" className={TONES[state]} {...named}>
       {GLYPHS[state]}
     </svg>
   );

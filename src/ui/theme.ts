@@ -33,6 +33,8 @@ const VARIABLES = {
   '--mantine-color-error': 'var(--failed)',
   '--mantine-primary-color-filled': 'var(--action)',
   '--mantine-primary-color-filled-hover': 'var(--action-dark)',
+  // Mantine writes on its filled buttons with this.
+  '--mantine-color-white': 'var(--on-action)',
   '--mantine-color-rust-filled': 'var(--action)',
   '--mantine-color-rust-filled-hover': 'var(--action-dark)',
 };

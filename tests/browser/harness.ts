@@ -73,7 +73,10 @@ export async function openBrowser(): Promise<{ browser: Browser; close: () => Pr
 
 /** A page whose errors fail the test that closes it. */
 export async function openPage(browser: Browser): Promise<{ page: Page; errors: string[] }> {
-  const page = await browser.newPage();
+  // A context of its own: nobody is signed in yet, nothing is kept from another test.
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  page.setDefaultTimeout(15_000);
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(String(error)));
   page.on('console', (message) => {
@@ -88,7 +91,7 @@ export async function openPage(browser: Browser): Promise<{ page: Page; errors: 
 export async function openAs(page: Page, served: Served, person: string, path: string): Promise<void> {
   await page.goto(`${served.address}/site/`);
   await clickText(page, 'button', person);
-  await page.waitForSelector('.plan');
+  await page.waitForSelector('.site');
   if (path !== '/site/') await page.goto(`${served.address}${path}`);
 }
 

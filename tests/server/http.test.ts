@@ -80,7 +80,10 @@ describe('commands over HTTP', () => {
   });
 
   it('one refused command does not stop the others', async () => {
-    const { status, json } = await send(command('reading.take', reading({ value: -1 })), command('reading.take', reading()));
+    const { status, json } = await send(
+      command('reading.take', reading({ value: -1 })),
+      command('reading.take', reading()),
+    );
     expect(status).toBe(200);
     expect(answers(json).map(({ status: s }) => s)).toEqual(['refused', 'applied']);
   });
@@ -94,8 +97,11 @@ describe('commands over HTTP', () => {
     const typed = command('reading.take', reading({ instrument: 'mb-caliper-03' }));
     expect(answers((await send(typed)).json)[0]).toMatchObject({ status: 'applied' });
     const { text } = await client.call('GET', '/api/sites/marrowick/');
-    const kept = (JSON.parse(text) as { records: { reading: { id: string; fault: string }[] } }).records.reading;
-    expect(kept.find(({ id }) => id === (typed.payload as { id: string }).id)?.fault).toBe('past-calibration');
+    const kept = (JSON.parse(text) as { records: { reading: { id: string; fault: string }[] } }).records
+      .reading;
+    expect(kept.find(({ id }) => id === (typed.payload as { id: string }).id)?.fault).toBe(
+      'past-calibration',
+    );
     const live = command('reading.take', reading({ instrument: 'mb-caliper-03', source: 'instrument' }));
     expect(answers((await send(live)).json)[0]).toMatchObject({ status: 'refused', field: 'instrument' });
   });
@@ -105,12 +111,13 @@ describe('commands over HTTP', () => {
     const { id } = take.payload as { id: string };
     const strike = command('reading.strike', { id, reason: 'misreading' });
     await send(take, strike);
-    expect(answers((await send(command('undo', { command: take.id }))).json)[0]).toMatchObject({ code: 'depends' });
+    expect(answers((await send(command('undo', { command: take.id }))).json)[0]).toMatchObject({
+      code: 'depends',
+    });
     const undo = command('undo', { command: strike.id });
-    expect(answers((await send(undo, command('undo', { command: take.id }))).json).map((a) => a.status)).toEqual([
-      'applied',
-      'applied',
-    ]);
+    expect(
+      answers((await send(undo, command('undo', { command: take.id }))).json).map((a) => a.status),
+    ).toEqual(['applied', 'applied']);
   });
 });
 
@@ -140,7 +147,11 @@ describe('bad requests', () => {
 
   it.each([
     ['a wrong heading', 'tag;what\nP-1;x', 'from'],
-    ['a heading alone', 'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c\n', '(file)'],
+    [
+      'a heading alone',
+      'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c\n',
+      '(file)',
+    ],
     ['nothing', '', 'tag'],
   ])('a cable schedule with %s is refused whole', async (_what, csv) => {
     const { status, json } = await client.call('POST', '/api/sites/marrowick/import/cables/', csv);
@@ -151,12 +162,20 @@ describe('bad requests', () => {
   });
 
   it('a change from another page is refused', async () => {
-    const { status } = await client.call('POST', '/api/session/', { name: 'Mallory' }, { origin: 'http://elsewhere.example' });
+    const { status } = await client.call(
+      'POST',
+      '/api/session/',
+      { name: 'Mallory' },
+      { origin: 'http://elsewhere.example' },
+    );
     expect(status).toBe(403);
   });
 
   it('nobody records without saying who they are', async () => {
-    const response = await fetch(`${served.address}/api/commands/`, { method: 'POST', body: '{"commands":[]}' });
+    const response = await fetch(`${served.address}/api/commands/`, {
+      method: 'POST',
+      body: '{"commands":[]}',
+    });
     expect(response.status).toBe(401);
   });
 });
@@ -175,7 +194,14 @@ describe('headers', () => {
 describe('photos', () => {
   it('are stored without their location, and the same bytes twice are one photo', async () => {
     const sent = await sharp({ create: { width: 80, height: 60, channels: 3, background: '#884422' } })
-      .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1', GPSLongitudeRef: 'W', GPSLongitude: '0/1 7/1 0/1' } })
+      .withExif({
+        IFD3: {
+          GPSLatitudeRef: 'N',
+          GPSLatitude: '51/1 30/1 0/1',
+          GPSLongitudeRef: 'W',
+          GPSLongitude: '0/1 7/1 0/1',
+        },
+      })
       .jpeg()
       .toBuffer();
     expect(await exifr.gps(sent)).toMatchObject({ latitude: 51.5 });
@@ -193,14 +219,20 @@ describe('photos', () => {
       id: ulid(), entry: 'mb-jb-201-c', round: 'mb-round-14', check: 'E-01', grade: 'detailed',
       photos: [ulid()], action: '', observation: null,
     }); // prettier-ignore
-    expect(answers((await send(raise)).json)[0]).toMatchObject({ code: 'unknown-id', field: 'payload.photos.0' });
+    expect(answers((await send(raise)).json)[0]).toMatchObject({
+      code: 'unknown-id',
+      field: 'payload.photos.0',
+    });
   });
 });
 
 describe('the process', () => {
   const start = (env: Record<string, string>, options: object = {}) =>
     new Promise<{ code: number | null; said: string }>((resolve) => {
-      const child = spawn(process.execPath, ['dist/cli/demo.mjs'], { env: { ...process.env, ...env }, ...options });
+      const child = spawn(process.execPath, ['dist/cli/demo.mjs'], {
+        env: { ...process.env, ...env },
+        ...options,
+      });
       let said = '';
       child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()));
       child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
@@ -237,7 +269,12 @@ describe('the process', () => {
     await reader.read();
     await other.stop();
     expect(other.process.exitCode).toBe(0);
-    await expect(reader.read().then(({ done }) => done, () => true)).resolves.toBe(true);
+    await expect(
+      reader.read().then(
+        ({ done }) => done,
+        () => true,
+      ),
+    ).resolves.toBe(true);
   });
 });
 
@@ -270,7 +307,9 @@ describe('a kill in the middle of a burst', () => {
     const after = await clientOf(second);
     const journal = async () => {
       const { text } = await after.call('GET', '/api/sites/marrowick/commands/?after=0');
-      return (JSON.parse(text) as { commands: { command: { id: string } }[] }).commands.map((c) => c.command.id);
+      return (JSON.parse(text) as { commands: { command: { id: string } }[] }).commands.map(
+        (c) => c.command.id,
+      );
     };
     const kept = await journal();
     for (const id of acknowledged) expect(kept).toContain(id);
@@ -282,7 +321,9 @@ describe('a kill in the middle of a burst', () => {
     expect(new Set(all).size).toBe(all.length);
     for (const { id } of given) expect(all).toContain(id);
     const { text } = await after.call('GET', '/api/sites/marrowick/');
-    const ids = (JSON.parse(text) as { records: { reading: { id: string }[] } }).records.reading.map(({ id }) => id);
+    const ids = (JSON.parse(text) as { records: { reading: { id: string }[] } }).records.reading.map(
+      ({ id }) => id,
+    );
     for (const { payload } of given) expect(ids).toContain((payload as { id: string }).id);
     await second.stop();
   });

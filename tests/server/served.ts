@@ -2,7 +2,12 @@ import { ended, serveDemo, type Served } from '../browser/harness';
 
 /** A request to a served application as a signed-in person. */
 export interface Client {
-  call: (method: string, path: string, body?: string | Buffer | object, headers?: Record<string, string>) => Promise<Answer>;
+  call: (
+    method: string,
+    path: string,
+    body?: string | Buffer | object,
+    headers?: Record<string, string>,
+  ) => Promise<Answer>;
 }
 
 /** An answer with its body read. */

@@ -63,6 +63,8 @@ async function answer(
     response.setHeader('connection', 'close');
     return refuse(response, 413, 'too-large', `The request is over ${limit} MB; send less.`);
   }
+  // The router knows addresses with a slash at the end; people and programs leave it out.
+  request.url = request.url!.replace(/^([^?]*[^/?])(\?|$)/, '$1/$2');
   const person = personOf(app, request.headers.cookie);
   // The body was read within its limit; this keeps Astro from reading the spent stream again.
   (request as IncomingMessage & { body?: string }).body = '-';

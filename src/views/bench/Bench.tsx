@@ -280,12 +280,12 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               sealed={sealed}
               inputRef={input}
             />
-            <div className="side-foot">
+            <section className="side-foot" aria-label="Record">
               <a href={`/defects/?site=${dossier.site.id}&entry=${entry}`}>Defects of this entry</a>
               <button type="button" onClick={seal} disabled={sealed}>
                 {sealed ? 'Sealed' : 'Seal record'}
               </button>
-            </div>
+            </section>
             <Suspense fallback={null}>
               {sheet && <DefectSheet key={sheet} defect={sheet} onClose={() => setSheet(null)} />}
             </Suspense>

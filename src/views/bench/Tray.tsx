@@ -86,7 +86,7 @@ export function Tray(props: Props) {
         type="button"
         className="secondary slim pad-key"
         onClick={props.onPad}
-        aria-label="Number pad (N)"
+        aria-label="123, number pad"
       >
         123
       </button>

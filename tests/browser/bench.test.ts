@@ -1,0 +1,232 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
+
+let served: Served;
+let browser: Browser;
+let closeBrowser: () => Promise<void>;
+beforeAll(async () => {
+  served = await serveDemo();
+  ({ browser, close: closeBrowser } = await openBrowser());
+});
+afterAll(async () => {
+  await closeBrowser();
+  await served.stop();
+});
+
+/** Verdict of a check in the judgement column. */
+const outcome = (page: Page, check: string) =>
+  page.$eval(`[data-check="${check}"]`, (li) => (li as HTMLElement).dataset.outcome);
+const untilOutcome = (page: Page, check: string, wanted: string) =>
+  page.waitForFunction(
+    (c, w) => document.querySelector<HTMLElement>(`[data-check="${c}"]`)?.dataset.outcome === w,
+    {},
+    check,
+    wanted,
+  );
+const statement = (page: Page, check: string) =>
+  page.$eval(`[data-check="${check}"] .statement`, (e) => e.textContent ?? '');
+const type = async (page: Page, text: string) => {
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+};
+
+async function photoFile(): Promise<string> {
+  const file = join(mkdtempSync(join(tmpdir(), 'yendral-photo-')), 'seal.jpg');
+  writeFileSync(
+    file,
+    await sharp({ create: { width: 320, height: 240, channels: 3, background: '#557755' } })
+      .jpeg()
+      .toBuffer(),
+  );
+  return file;
+}
+
+describe('the bench', () => {
+  it('walks to an entry, takes four readings, raises a defect with a photo, and finds it in the ledger and the export', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/site/');
+    await page.type('[aria-label="Search entries"]', 'JB-204 entry D');
+    await clickText(page, '.stops a', 'JB-204, entry D');
+    await page.waitForSelector('.bench');
+    expect(await outcome(page, 'E-11')).toBe('unread');
+    await clickText(page, '.place-head', 'Outer sheath');
+    await page.focus('#main');
+
+    await type(page, '24.0');
+    await untilOutcome(page, 'E-11', 'unread');
+    await clickText(page, '.look button', 'Bare and whole');
+    // One reading inside the range settles nothing yet, and says what is missing.
+    await untilOutcome(page, 'E-11', 'marginal');
+    expect(await statement(page, 'E-11')).toContain('three are needed');
+    await page.focus('#main');
+    await type(page, '23,95');
+    await type(page, '15/16 in');
+    await type(page, '24.52');
+    await untilOutcome(page, 'E-11', 'fails');
+    expect(await statement(page, 'E-11')).toMatch(
+      /takes 16\.9 to 24\.1 mm; it measures up to 24\.52 ± 0\.\d+ mm, 0\.42 mm too large/,
+    );
+    expect((await page.$$('.place .chip:not(.next)')).length).toBe(4);
+
+    await clickText(page, '[data-check="E-11"] button', 'Outer seal takes');
+    await page.focus('#main');
+    await page.keyboard.press('d');
+    await page.waitForSelector('[role="dialog"]');
+    await page.type('[role="dialog"] textarea', 'Fit the next size up.');
+    const input = await page.$('[role="dialog"] input[type="file"]');
+    await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(await photoFile());
+    await page.waitForSelector('[role="dialog"] .photos img');
+    await clickText(page, '[role="dialog"] button', 'Keep');
+    await waitForText(page, '[role="status"]', 'Everything sent');
+
+    await clickText(page, 'header nav a', 'Defects');
+    await page.waitForSelector('.ledger');
+    await page.type('[aria-label="Search defects"]', 'JB-204, entry D');
+    await clickText(page, '.line', 'JB-204, entry D');
+    await page.waitForSelector('.detail .photos img');
+    expect(await page.$eval('.detail', (e) => e.textContent)).toContain('0.42 mm too large');
+
+    const csv = await (await fetch(`${served.address}/api/sites/marrowick/export/defects.csv/`)).text();
+    const row = csv
+      .split('\r\n')
+      .find((line) => line.includes('JB-204') && line.includes('0.42 mm too large'));
+    expect(row).toContain('Fit the next size up.');
+    const findings = await (
+      await fetch(`${served.address}/api/sites/marrowick/export/findings.json/`)
+    ).text();
+    expect(findings).toContain('0.42 mm too large');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('does the same job by keyboard alone, readings straight from the caliper', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/site/');
+    await page.keyboard.down('Control');
+    await page.keyboard.press('k');
+    await page.keyboard.up('Control');
+    await page.waitForFunction(() => document.activeElement?.matches('[role="dialog"] input'));
+    await page.keyboard.type('TY-3 entry D');
+    await waitForText(page, '#find-hits', 'TY-3, entry D');
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('.bench');
+    await waitForText(page, 'h1', 'TY-3, entry D');
+    // Close the jaws with the first stroke, then take what they show.
+    await page.keyboard.press('Space');
+    await page.waitForFunction(() =>
+      /\d\.\d\d mm/.test(document.querySelector('.instrument output')?.textContent ?? ''),
+    );
+    for (let wanted = 1; wanted <= 3; wanted++) {
+      await page.waitForFunction(
+        async (n) => {
+          const chips = () =>
+            document.querySelectorAll('.place[aria-label="Inner sheath"] .chip:not(.next)').length;
+          if (chips() >= n) return true;
+          document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }));
+          await new Promise((resolve) => setTimeout(resolve, 150));
+          return chips() >= n;
+        },
+        {},
+        wanted,
+      );
+    }
+    await untilOutcome(page, 'E-12', 'conforms');
+    await page.keyboard.press('u');
+    await page.waitForFunction(
+      () => document.querySelectorAll('.place[aria-label="Inner sheath"] .chip:not(.next)').length <= 3,
+    );
+    await page.keyboard.press('g');
+    await page.waitForSelector('.grades button[aria-pressed="true"]');
+    expect(await page.$eval('.grades button[aria-pressed="true"]', (b) => b.textContent)).toBe('Visual');
+    await page.keyboard.press('?');
+    await waitForText(page, '[role="dialog"]', 'Raise a defect');
+    await page.keyboard.press('Escape');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('an instrument past its calibration does not send; what is typed from it is kept and marked', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-b&site=marrowick');
+    await page.waitForSelector('.bench');
+    await clickText(page, '.place-head', 'Inner sheath');
+    await page.select('[aria-label="Instrument"]', 'mb-caliper-03');
+    await clickText(page, '.tray button', 'Jaws');
+    await clickText(page, '.caliper button', 'Close the jaws');
+    await page.waitForFunction(() => document.querySelector('.instrument output')?.textContent === 'refuses');
+    await page.focus('#main');
+    await page.keyboard.press('Space');
+    await waitForText(page, '.toast', 'past its calibration date');
+    await type(page, '21.3');
+    await untilOutcome(page, 'E-12', 'unread');
+    expect(await statement(page, 'E-12')).toContain('past its calibration date');
+    expect(await page.$('.place[aria-label="Inner sheath"] .chip.faulty')).not.toBeNull();
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('typing nonsense says what to type and keeps nothing', async () => {
+    const { page } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-b&site=marrowick');
+    await page.waitForSelector('.typing input');
+    const chips = (await page.$$('.chip:not(.next)')).length;
+    for (const [text, said] of [
+      ['abc', 'not a length'],
+      ['-3', 'cannot be negative'],
+      ['1e9', 'not a length'],
+      ['9999999', 'At most'],
+    ] as const) {
+      await page.$eval('.typing input', (input) => ((input as HTMLInputElement).value = ''));
+      await page.click('.typing input', { count: 3 });
+      await type(page, text);
+      await waitForText(page, '.toast', said);
+    }
+    expect((await page.$$('.chip:not(.next)')).length).toBe(chips);
+    await page.close();
+  });
+});
+
+describe('without the server', () => {
+  it('readings are kept over a reload and sent when the server is back', async () => {
+    let own = await serveDemo();
+    const { page, errors } = await openPage(browser);
+    const address = own.address;
+    await openAs(page, own, 'M. Okonjo', '/bench/?entry=mb-ty-3-d&site=marrowick');
+    await page.waitForSelector('.bench');
+    // The service worker must have the pages before the signal goes.
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.waitForFunction(async () => (await caches.keys()).some((name) => name.includes('precache')));
+    await page.reload();
+    await page.waitForSelector('.bench');
+    await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 1200)));
+
+    const { data, port } = own;
+    await own.stop();
+    await clickText(page, '.place-head', 'Outer sheath');
+    await page.focus('#main');
+    for (const text of ['27.9', '27.95', '27.85']) await type(page, text);
+    await waitForText(page, '[role="status"]', '3 records waiting to send');
+    await page.reload();
+    await page.waitForSelector('.bench');
+    await waitForText(page, '[role="status"]', '3 records waiting to send');
+    expect((await page.$$('.place[aria-label="Outer sheath"] .chip:not(.next)')).length).toBe(3);
+
+    own = await serveDemo({ data, port });
+    expect(own.address).toBe(address);
+    await waitForText(page, '[role="status"]', 'Everything sent');
+    const { records } = (await (await fetch(`${address}/api/sites/marrowick/`)).json()) as {
+      records: { reading: { entry: string; value: number; by: string }[] };
+    };
+    const kept = records.reading.filter(({ entry }) => entry === 'mb-ty-3-d');
+    expect(kept.map(({ value }) => value).sort()).toEqual([27.85, 27.9, 27.95]);
+    expect(kept.every(({ by }) => by === 'M. Okonjo')).toBe(true);
+    expect(errors).toEqual([]);
+    await page.close();
+    await own.stop();
+  });
+});
