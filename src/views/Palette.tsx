@@ -58,11 +58,13 @@ const MOST_HITS = 12;
 
 function find(slice: Slice, site: string, text: string): Hit[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const hits: Hit[] = [];
+  const hits: (Hit & { score: number })[] = [];
   const add = (title: string, what: string, address: string) => {
     const all = `${title} ${what}`.toLowerCase();
-    if (hits.length < MOST_HITS && words.every((word) => all.includes(word)))
-      hits.push({ title, what, address });
+    if (!words.every((word) => all.includes(word))) return;
+    // A word that stands whole in the title weighs more than one inside another.
+    const whole = title.toLowerCase().split(/[\s,]+/);
+    hits.push({ title, what, address, score: words.filter((word) => whole.includes(word)).length });
   };
   for (const entry of slice.by('entry', 'site', site)) {
     const tag = slice.get('enclosure', entry.enclosure)?.tag ?? '';
@@ -79,5 +81,5 @@ function find(slice: Slice, site: string, text: string): Hit[] {
   for (const { id, check, statement } of slice.by('defect', 'site', site)) {
     add(`Defect ${check ?? ''}`, statement, `/defects/?site=${site}&defect=${id}`);
   }
-  return hits;
+  return hits.sort((a, b) => b.score - a.score).slice(0, MOST_HITS);
 }

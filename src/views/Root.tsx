@@ -159,6 +159,10 @@ function Refused({ state }: { state: DeviceState }) {
       <Button size="compact-sm" variant="default" onClick={() => void device.drop(first.command.id)}>
         Drop it
       </Button>
+      <details>
+        <summary>What it held</summary>
+        <pre>{JSON.stringify(first.command.payload, null, 2)}</pre>
+      </details>
     </div>
   );
 }

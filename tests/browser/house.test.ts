@@ -86,12 +86,14 @@ describe('the dossier', () => {
     await openAs(page, served, 'R. Tarn', '/dossier/?new=site');
     const fill = async (title: string, text: string) => {
       const input = await page.waitForFunction(
-        (t) =>
+        // "Smallest cable#2" is the second field of that name.
+        (t, nth) =>
           [...document.querySelectorAll<HTMLElement>('.record-form label.field')]
-            .find((l) => l.querySelector('span')?.textContent?.startsWith(t))
-            ?.querySelector<HTMLElement>('input, select'),
+            .filter((l) => l.querySelector('span')?.textContent?.startsWith(t))
+            [nth]?.querySelector<HTMLElement>('input, select'),
         {},
-        title,
+        title.split('#')[0]!,
+        Number(title.split('#')[1] ?? 1) - 1,
       );
       const handle = input as unknown as {
         click: (o: object) => Promise<void>;
@@ -123,7 +125,7 @@ describe('the dossier', () => {
     await waitForText(page, '.head select', 'Trial Works');
     await make('Areas', 'area', { Name: 'Hall', Zone: '1', Group: 'IIB' });
     await make('Certificates', 'certificate', {
-      Number: 'FRN 26.0001', Maker: 'Fernholt', Title: 'Trial gland', 'Assembly sheet': 'FS 1', Size: 'S2', 'Smallest cable': '12', 'Largest cable': '18.3', From: '0.8', To: '1.25',
+      Number: 'FRN 26.0001', Maker: 'Fernholt', Title: 'Trial gland', 'Assembly sheet': 'FS 1', Size: 'S2', 'Smallest cable': '12', 'Largest cable': '18.3', 'Smallest cable#2': '7.6', 'Largest cable#2': '13.1', From: '0.8', To: '1.25',
     }); // prettier-ignore
     await make('Instruments', 'instrument', { Tag: 'Caliper 1' });
     await make('Cables', 'cable', {

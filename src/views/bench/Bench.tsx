@@ -18,6 +18,7 @@ import { give, undoLast } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './bench.css';
 import { CaliperPanel } from './CaliperPanel';
+import { pieceOf } from './piece';
 import { JudgementColumn } from './JudgementColumn';
 import { LookCard } from './LookCard';
 import { NoEntry, NoRound } from './NoEntry';
@@ -93,7 +94,13 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const defects = entry ? slice.by('defect', 'entry', entry) : [];
   const stops = round?.entries ?? [];
 
-  useEffect(() => caliper.hold(instrument?.simulated ? instrument : null), [instrument]);
+  const simulated = instrument?.simulated ? instrument : null;
+  const nominalMm = dossier ? nominalOf(dossier, active?.place.id ?? '') : 20;
+  useEffect(() => {
+    caliper.hold(simulated);
+    // Another place, another thing between the jaws.
+    if (simulated) caliper.handle({ jaws: 'open', workpiece: pieceOf(nominalMm, 0.1), angleDeg: 0 });
+  }, [simulated?.id, active?.place.id]); // eslint-disable-line react-hooks/exhaustive-deps
 
   const target = (): Target | null => {
     if (!entry || !round || !active) return null;
@@ -256,11 +263,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               onRaise={raise}
             />
             {panel && instrument?.simulated && (
-              <CaliperPanel
-                key={`${active?.place.id}`}
-                nominalMm={nominalOf(dossier, active?.place.id ?? '')}
-                line={line}
-              />
+              <CaliperPanel key={`${active?.place.id}`} nominalMm={nominalMm} line={line} />
             )}
             {pad && <NumberPad value={typed} onChange={setTyped} onEnter={enter} />}
             <Tray

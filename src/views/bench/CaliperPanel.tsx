@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { CaliperLine } from '../../core/instrument/caliper';
 import { caliper } from '../device';
+import { pieceOf } from './piece';
 
 interface Props {
   /** What the jaws would close on: mean and half the difference of its axes, mm. */
@@ -13,10 +14,6 @@ export function CaliperPanel({ nominalMm, line }: Props) {
   const [size, setSize] = useState(nominalMm);
   const [oval, setOval] = useState(0.1);
   const [angle, setAngle] = useState(0);
-  const piece = (mm: number, ovalMm: number) => ({
-    minorMm: Math.max(mm - ovalMm / 2, 0.01),
-    majorMm: mm + ovalMm / 2,
-  });
   const opening = Math.min(54, Math.max(8, (line?.value_mm ?? size) * 1.2));
   return (
     <section className="caliper" aria-label="Simulated caliper">
@@ -38,7 +35,7 @@ export function CaliperPanel({ nominalMm, line }: Props) {
               const mm = Number(event.target.value);
               if (!(mm > 0)) return;
               setSize(mm);
-              caliper.handle({ workpiece: piece(mm, oval) });
+              caliper.handle({ workpiece: pieceOf(mm, oval) });
             }}
           />
         </label>
@@ -53,7 +50,7 @@ export function CaliperPanel({ nominalMm, line }: Props) {
             onChange={(event) => {
               const mm = Number(event.target.value);
               setOval(mm);
-              caliper.handle({ workpiece: piece(size, mm) });
+              caliper.handle({ workpiece: pieceOf(size, mm) });
             }}
           />
         </label>
@@ -74,7 +71,7 @@ export function CaliperPanel({ nominalMm, line }: Props) {
         <div className="answers">
           <button
             type="button"
-            onClick={() => caliper.handle({ jaws: 'close', workpiece: piece(size, oval), angleDeg: angle })}
+            onClick={() => caliper.handle({ jaws: 'close', workpiece: pieceOf(size, oval), angleDeg: angle })}
           >
             Close the jaws
           </button>

@@ -35,6 +35,9 @@ function valueOf(place: Place, typed: string): number | string {
   return 'mm' in read ? read.mm : LENGTH_FAULT_WORDS[read.fault]!;
 }
 
+/** Readings of one place lie this far apart. */
+const NEXT_ANGLE_DEG = 60;
+
 /** Takes what the caliper shows. */
 export function takeLive(target: Target, line: CaliperLine | null): boolean {
   const { instrument, place } = target;
@@ -50,10 +53,13 @@ export function takeLive(target: Target, line: CaliperLine | null): boolean {
   }
   if (!line || line.value_mm === null || !line.stable) {
     caliper.handle({ jaws: 'close' });
-    say('The jaws are not at rest on the cable. Close them (J), then take the reading.');
+    say('The jaws are closing on the cable; take the reading when they rest.');
     return false;
   }
-  return put(target, line.value_mm, line.value_mm.toFixed(2), 'instrument');
+  if (!put(target, line.value_mm, line.value_mm.toFixed(2), 'instrument')) return false;
+  // The next reading is taken a third of a half turn further round.
+  caliper.handle({ angleDeg: (line.angle_deg + NEXT_ANGLE_DEG) % 180 });
+  return true;
 }
 
 function put(

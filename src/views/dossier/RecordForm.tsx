@@ -24,7 +24,7 @@ export function RecordForm({ fields, value, slice, site, onSave, onCancel }: Pro
   const [problems, setProblems] = useState<Record<string, string>>({});
   const problem = (path: string, text: string | null) =>
     setProblems(({ [path]: _gone, ...rest }) => (text === null ? rest : { ...rest, [path]: text }));
-  const faults = [...Object.values(problems), ...blanks(fields, draft)];
+  const faults = [...Object.values(problems), ...faultsOf(fields, draft)];
   return (
     <form
       className="record-form"
@@ -59,16 +59,29 @@ export function RecordForm({ fields, value, slice, site, onSave, onCancel }: Pro
   );
 }
 
-/** Texts and references that may not stay empty. */
-function blanks(fields: readonly Field[], value: Value): string[] {
+/** What is missing or out of bounds, field by field, lists and groups included. */
+function faultsOf(fields: readonly Field[], value: Value): string[] {
   return fields.flatMap((field) => {
-    const nullable = 'nullable' in field && field.nullable;
-    if ((field.type === 'text' || field.type === 'reference') && !nullable && !OPTIONAL.has(field.path)) {
-      return String(get(value, field.path) ?? '').trim() === ''
-        ? [`${field.title} is empty; fill it in.`]
-        : [];
+    const current = get(value, field.path);
+    if (field.type === 'list')
+      return ((current ?? []) as Value[]).flatMap((item) => faultsOf(field.fields, item));
+    if (field.type === 'group') {
+      return current == null
+        ? []
+        : faultsOf(field.fields, current as Value).map((fault) => `${field.title}: ${fault}`);
     }
-    return [];
+    if ('nullable' in field && field.nullable && current == null) return [];
+    if (field.type === 'text' || field.type === 'reference') {
+      const blank = String(current ?? '').trim() === '' && !OPTIONAL.has(field.path);
+      return blank ? [`${field.title} is empty; fill it in.`] : [];
+    }
+    if (field.type === 'length') {
+      const low = Number(current) > 0 || (field.zero && Number(current) === 0);
+      if (!low) return [`${field.title} must be above 0 mm.`];
+    }
+    return field.path.endsWith('.1') && Number(get(value, field.path.replace(/1$/, '0'))) > Number(current)
+      ? [`${field.title} lies below its lower limit.`]
+      : [];
   });
 }
 const OPTIONAL = new Set(['substances', 'from', 'to', 'calibration']);

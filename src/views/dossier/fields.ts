@@ -10,8 +10,8 @@ import { GRADES, type TableName } from '../../core/record/types';
 export type Field = { path: string; title: string } & (
   | { type: 'text'; nullable?: boolean; hint?: string }
   | { type: 'number'; unit?: string; nullable?: boolean }
-  /** Typed as mm or inches, kept as mm. */
-  | { type: 'length'; nullable?: boolean }
+  /** Typed as mm or inches, kept as mm; above 0 unless `zero`. */
+  | { type: 'length'; nullable?: boolean; zero?: boolean }
   | { type: 'select'; options: readonly string[]; nullable?: boolean }
   /** Words with commas between them. */
   | { type: 'words'; hint?: string }
@@ -58,6 +58,8 @@ const len = (path: string, title: string, nullable = false): Field => ({
   type: 'length',
   nullable,
 });
+/** A length that may be 0. */
+const len0 = (path: string, title: string): Field => ({ path, title, type: 'length', zero: true });
 const pick = (path: string, title: string, options: readonly string[], nullable = false): Field => ({
   path,
   title,
@@ -88,8 +90,8 @@ const SIZE: readonly Field[] = [
   text('size', 'Size'),
   pick('thread', 'Thread', THREAD_NAMES),
   len('maleLengthMm', 'Male thread length'),
-  len('runoutMm', 'Run-out'),
-  len('washerMm', 'Washer'),
+  len0('runoutMm', 'Run-out'),
+  len0('washerMm', 'Washer'),
   len('acrossMm', 'Width across the body'),
   len('bodyLengthMm', 'Length outside the wall'),
   seal('outer', 'Outer seal', false),
@@ -174,7 +176,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
       pick('temperatureClass', 'Temperature class', CLASSES, true),
       text('ingress', 'Ingress rating', 'for example IP66'),
       num('volumeCm3', 'Volume', 'cm³'),
-      len('wallMm', 'Wall thickness at the entries'),
+      len0('wallMm', 'Wall thickness at the entries'),
       num('entryTemperatureC', 'Marked entry temperature', '°C', true),
       {
         path: 'measuredTemperature',
@@ -261,7 +263,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
       },
       len('sheathMm', 'Outer sheath thickness'),
       len('outerMm', 'Overall diameter'),
-      len('toleranceMm', 'Tolerance on armour and sheath'),
+      len0('toleranceMm', 'Tolerance on armour and sheath'),
       num('maxC', 'Highest temperature', '°C'),
     ],
     blank: (id) => ({
@@ -403,8 +405,8 @@ export const FORMS: Record<DossierTable, TableForm> = {
       pick('hole.form', 'Hole', ['threaded', 'clearance']),
       pick('hole.thread', 'Thread of the hole', THREAD_NAMES),
       len('hole.diameterMm', 'Diameter of a clearance hole', true),
-      len('hole.chamfersMm', 'Chamfers of the hole, together'),
-      len('washerMm', 'Washer between gland and wall'),
+      len0('hole.chamfersMm', 'Chamfers of the hole, together'),
+      len0('washerMm', 'Washer between gland and wall'),
     ],
     blank: (id) => ({
       id,
