@@ -6,8 +6,17 @@ export interface Ingress {
 
 const RATING = /^IP([0-6X])([0-9X])$/;
 
+// A plant has a handful of ratings, and every judgement reads several.
+const known = new Map<string, Ingress | null>();
+
 /** Reads `IP66`, `IP6X`; null when the text is no rating (IEC 60529). */
 export function parseIngress(text: string): Ingress | null {
+  let rating = known.get(text);
+  if (rating === undefined) known.set(text, (rating = readRating(text)));
+  return rating;
+}
+
+function readRating(text: string): Ingress | null {
   const match = RATING.exec(text);
   if (!match) return null;
   const digit = (c: string) => (c === 'X' ? null : Number(c));

@@ -14,18 +14,22 @@ export interface Measured {
   standardUncertaintyMm: number;
 }
 
-export interface Fit {
+/** Where a measured thing lies to a range. */
+export interface FitVerdictOf {
   verdict: FitVerdict;
   /** min − lo. */
   marginLowMm: number;
   /** hi − max. */
   marginHighMm: number;
+  /** False when the range is narrower than 2U: this instrument cannot decide it. */
+  decidable: boolean;
+}
+
+export interface Fit extends FitVerdictOf {
   /** 0 at the lower limit, 1 at the upper. */
   position: number;
   /** Probability of conformity, 0 to 1. */
   probability: number;
-  /** False when the range is narrower than 2U: this instrument cannot decide it. */
-  decidable: boolean;
 }
 
 /**
@@ -36,14 +40,25 @@ export interface Fit {
  */
 export function fit(range: readonly [number, number], measured: Measured, rule: AcceptanceRule): Fit {
   const [lo, hi] = range;
-  const { minMm, maxMm, meanMm, standardUncertaintyMm: u } = measured;
-  const expanded = 2 * u;
+  return {
+    ...fitVerdict(range, measured, rule),
+    position: (measured.meanMm - lo) / (hi - lo),
+    probability: conformity(range, measured),
+  };
+}
+
+/** The verdict of a fit alone, without the probability, which costs more than all the rest. */
+export function fitVerdict(
+  range: readonly [number, number],
+  { minMm, maxMm, standardUncertaintyMm }: Measured,
+  rule: AcceptanceRule,
+): FitVerdictOf {
+  const [lo, hi] = range;
+  const expanded = 2 * standardUncertaintyMm;
   return {
     verdict: verdictOf(range, minMm, maxMm, expanded, rule),
     marginLowMm: minMm - lo,
     marginHighMm: hi - maxMm,
-    position: (meanMm - lo) / (hi - lo),
-    probability: conformity(range, minMm, maxMm, u),
     decidable: atMost(2 * expanded, hi - lo),
   };
 }
@@ -65,7 +80,11 @@ function verdictOf(
   return atMost(lo + guard, min) && atMost(max, hi - guard) ? 'inside' : 'marginal';
 }
 
-function conformity([lo, hi]: readonly [number, number], min: number, max: number, u: number): number {
-  if (u === 0) return atMost(lo, min) && atMost(max, hi) ? 1 : 0;
-  return clamp(cdf((hi - max) / u, 0, 1) - cdf((lo - min) / u, 0, 1), 0, 1);
+/** Probability that the whole of the measured thing lies in the range, 0 to 1; u = 0 leaves certainty. */
+export function conformity(
+  [lo, hi]: readonly [number, number],
+  { minMm, maxMm, standardUncertaintyMm: u }: Measured,
+): number {
+  if (u === 0) return atMost(lo, minMm) && atMost(maxMm, hi) ? 1 : 0;
+  return clamp(cdf((hi - maxMm) / u, 0, 1) - cdf((lo - minMm) / u, 0, 1), 0, 1);
 }

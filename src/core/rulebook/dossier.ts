@@ -32,6 +32,8 @@ export interface Dossier {
   /** The latest answer to each look of the round. */
   looks: ReadonlyMap<string, Look>;
   instruments: ReadonlyMap<Id, Instrument>;
+  /** Those readings by place, grouped as they are judged. */
+  groups: ReadonlyMap<string, readonly ReadingGroup[]>;
 }
 
 /** Readings of one place by one person with one instrument and method: one diameter. */
@@ -96,19 +98,26 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     readings,
     looks,
     instruments,
+    groups: groupReadings(readings, instruments),
   };
 }
 
 const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
   a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1;
 
-/** Readings of a place, grouped by instrument, method and person; a faulty reading makes a group of its own. */
-export function groupsOf(dossier: Dossier, place: string): ReadingGroup[] {
-  const groups: ReadingGroup[] = [];
-  for (const reading of dossier.readings) {
-    if (reading.place !== place) continue;
-    const instrument = dossier.instruments.get(reading.instrument);
+/**
+ * Readings grouped by place, then by instrument, method and person; a faulty reading makes a group of its own.
+ */
+function groupReadings(
+  readings: readonly Reading[],
+  instruments: ReadonlyMap<Id, Instrument>,
+): Map<string, ReadingGroup[]> {
+  const places = new Map<string, ReadingGroup[]>();
+  for (const reading of readings) {
+    const instrument = instruments.get(reading.instrument);
     if (!instrument) continue;
+    let groups = places.get(reading.place);
+    if (!groups) places.set(reading.place, (groups = []));
     const same = groups.find(
       (group) =>
         group.instrument.id === reading.instrument &&
@@ -116,14 +125,18 @@ export function groupsOf(dossier: Dossier, place: string): ReadingGroup[] {
         group.by === reading.by &&
         group.fault === reading.fault,
     );
+    const { by, method, fault } = reading;
     if (same) same.readings.push(reading);
-    else {
-      const { by, method, fault } = reading;
-      groups.push({ instrument, by, method, readings: [reading], fault });
-    }
+    else groups.push({ instrument, by, method, readings: [reading], fault });
   }
-  return groups;
+  return places;
 }
+
+const NO_GROUPS: readonly ReadingGroup[] = [];
+
+/** Readings of a place, as they are judged. */
+export const groupsOf = (dossier: Dossier, place: string): readonly ReadingGroup[] =>
+  dossier.groups.get(place) ?? NO_GROUPS;
 
 /** Diameter of a group; a soft sheath takes the instrument's repeatability for soft sheaths. */
 export function diameterOf(dossier: Dossier, group: ReadingGroup, soft: boolean): Diameter {

@@ -1,5 +1,5 @@
 import { below } from '../quantity/compare';
-import { fit } from '../measuring/fit';
+import { conformity, fitVerdict } from '../measuring/fit';
 import { DECISIVE_READINGS } from '../measuring/diameter';
 import type { CableShape, Range } from '../record/types';
 import { conforms, fails, marginal, unread } from './check';
@@ -53,7 +53,9 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
     );
   }
   const d = diameterOf(context, group, task.soft);
-  const result = fit(rangeMm, d, context.site.acceptance);
+  const rule = context.site.acceptance;
+  const result = fitVerdict(rangeMm, d, rule);
+  const margin = Math.min(result.marginLowMm, result.marginHighMm);
   const facts: Facts = {
     part,
     lowMm,
@@ -64,10 +66,9 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
     uncertaintyMm: d.expandedUncertaintyMm,
     readings: d.n,
     instrument,
-    probability: result.probability,
-    rule: context.site.acceptance,
+    marginMm: margin,
+    rule,
   };
-  const margin = Math.min(result.marginLowMm, result.marginHighMm);
   if (!result.decidable) return unread('fit.undecidable', facts, 'settle.finer-instrument');
   if (result.verdict === 'above')
     return fails('fit.above', { ...facts, excessMm: -result.marginHighMm }, margin);
@@ -78,7 +79,7 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
   }
   if (seal && !ovalityKnown) return unread('fit.ovality-hidden', facts, 'settle.caliper');
   if (result.verdict === 'marginal') {
-    return marginal('fit.marginal', { ...facts, marginMm: margin }, 'settle.more-readings', margin);
+    return marginal('fit.marginal', facts, 'settle.more-readings', margin);
   }
   if (!d.decisive) {
     const few = d.n < DECISIVE_READINGS;
@@ -90,8 +91,11 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
     );
   }
   const critical = isFlameproof(context) || isDustProof(context);
-  if (context.site.acceptance !== 'guarded' && critical && below(result.probability, WANTED_PROBABILITY)) {
-    return marginal('fit.probability', facts, 'settle.more-readings', margin);
+  if (rule !== 'guarded' && critical) {
+    const probability = conformity(rangeMm, d);
+    if (below(probability, WANTED_PROBABILITY)) {
+      return marginal('fit.probability', { ...facts, probability }, 'settle.more-readings', margin);
+    }
   }
-  return conforms('fit.inside', { ...facts, marginMm: margin }, margin);
+  return conforms('fit.inside', facts, margin);
 }

@@ -13,7 +13,7 @@ import { drawingToSvg } from '../../drawing/svg';
 import { DrawingView } from '../../ui/DrawingView';
 import { NumberPad } from '../../ui/NumberPad';
 import type { KeyBinding } from '../../ui/keys';
-import { caliper, device, parameter, say, useCaliper, useDevice } from '../device';
+import { caliper, device, parameter, say, useDevice } from '../device';
 import { give, undoLast } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './bench.css';
@@ -73,7 +73,6 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const [sheet, setSheet] = useState<Id | null>(null);
   const [chosenInstrument, setInstrument] = useState<Record<string, Id>>({});
   const input = useRef<HTMLInputElement>(null);
-  const line = useCaliper();
 
   const context: Context | null = dossier && { ...dossier, grade: asked, at: now() };
   const findings = dossier ? judge(dossier, asked, now()) : [];
@@ -116,7 +115,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   };
   const take = () => {
     const where = target();
-    if (where && takeLive(where, line)) afterReading();
+    if (where && takeLive(where, caliper.line)) afterReading();
   };
   const enter = () => {
     const where = target();
@@ -263,14 +262,13 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               onRaise={raise}
             />
             {panel && instrument?.simulated && (
-              <CaliperPanel key={`${active?.place.id}`} nominalMm={nominalMm} line={line} />
+              <CaliperPanel key={`${active?.place.id}`} nominalMm={nominalMm} />
             )}
             {pad && <NumberPad value={typed} onChange={setTyped} onEnter={enter} />}
             <Tray
               instruments={instruments}
               instrument={instrument}
               onInstrument={(id) => setInstrument({ ...chosenInstrument, [active?.place.id ?? '']: id })}
-              line={line}
               placeTitle={active?.place.title ?? 'Reading'}
               unit={active?.place.unit === 'ohm' ? 'Ω or mΩ' : 'mm or in'}
               typed={typed}

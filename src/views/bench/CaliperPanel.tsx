@@ -1,16 +1,15 @@
 import { useState } from 'react';
-import type { CaliperLine } from '../../core/instrument/caliper';
-import { caliper } from '../device';
+import { caliper, useCaliper } from '../device';
 import { pieceOf } from './piece';
 
 interface Props {
   /** What the jaws would close on: mean and half the difference of its axes, mm. */
   nominalMm: number;
-  line: CaliperLine | null;
 }
 
 /** The simulated caliper: turn the jaws round the cable and close them on it. */
-export function CaliperPanel({ nominalMm, line }: Props) {
+export function CaliperPanel({ nominalMm }: Props) {
+  const line = useCaliper();
   const [size, setSize] = useState(nominalMm);
   const [oval, setOval] = useState(0.1);
   const [angle, setAngle] = useState(0);

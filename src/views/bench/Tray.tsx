@@ -1,12 +1,12 @@
 import type { CaliperLine } from '../../core/instrument/caliper';
 import type { Instrument } from '../../core/record/types';
 import { day, figure } from '../../core/words/format';
+import { useCaliper } from '../device';
 
 interface Props {
   instruments: readonly Instrument[];
   instrument: Instrument | null;
   onInstrument: (id: string) => void;
-  line: CaliperLine | null;
   placeTitle: string;
   unit: string;
   typed: string;
@@ -22,7 +22,9 @@ interface Props {
 
 /** Foot of the bench: the next reading, from the instrument with one key or typed. */
 export function Tray(props: Props) {
-  const { instruments, instrument, line, placeTitle, unit, typed, sealed, inputRef } = props;
+  const { instruments, instrument, placeTitle, unit, typed, sealed, inputRef } = props;
+  // Eight times a second; nothing but the tray looks again for it.
+  const line = useCaliper();
   return (
     <footer className="tray">
       <button type="button" className="primary" onClick={props.onTake} disabled={sealed}>

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { KINDS } from '../../core/record/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id, Round } from '../../core/record/types';
@@ -23,8 +23,9 @@ export function WalkList({
   current: Id;
   onOpen: (entry: Id) => void;
 }) {
-  // The marks change only with the records, not with every stroke on the page.
-  const stops = useMemo(() => stopsOf(slice, round), [slice, version, round]); // eslint-disable-line react-hooks/exhaustive-deps
+  // The marks of all stops may come a moment after the verdict of the one on the bench.
+  const settled = useDeferredValue(version);
+  const stops = useMemo(() => stopsOf(slice, round), [settled, round.id]); // eslint-disable-line react-hooks/exhaustive-deps
   const at = stops.findIndex(({ id }) => id === current);
   const ref = useRef<HTMLLIElement>(null);
   useEffect(() => ref.current?.scrollIntoView({ block: 'nearest' }), [current]);

@@ -1,0 +1,119 @@
+import Database from 'better-sqlite3';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ulid } from 'ulid';
+import { seedDemo } from '../../demo/seed';
+import type { AnyCommand } from '../../src/core/record/commands';
+import { currentRound, dossierOf } from '../../src/core/rulebook/dossier';
+import { judge } from '../../src/core/rulebook/judge';
+import { closeApp, openApp } from '../../src/server/app';
+import { clockFrom } from '../../src/server/clock';
+import { acceptCommands } from '../../src/server/commands/accept';
+import { openAs, openBrowser, openPage, serveDemo } from '../browser/harness';
+
+const folder = () => mkdtempSync(join(tmpdir(), 'yendral-bench-'));
+const perSecond = (n: number, ms: number) => Math.round((n * 1000) / ms).toLocaleString('en');
+
+/** (a) Judgements of the demo's entries per second, in the core alone. */
+function judgements(app: ReturnType<typeof openApp>): void {
+  const dossiers = app.store.records.by('entry', 'site', 'marrowick').map(({ id }) => {
+    return dossierOf(app.store.records, id, currentRound(app.store.records, id, 'marrowick'))!;
+  });
+  const runs = 400;
+  for (const dossier of dossiers) judge(dossier, 'detailed', '');
+  const start = performance.now();
+  for (let i = 0; i < runs; i++) for (const dossier of dossiers) judge(dossier, 'detailed', '');
+  const ms = performance.now() - start;
+  console.log(
+    `(a) judgements: ${perSecond(runs * dossiers.length, ms)} entries/s (${dossiers.length} entries, detailed)`,
+  );
+}
+
+/** (c) Commands acknowledged with fsync, beside raw inserts with the same settings: one and fifty at a time. */
+function commands(app: ReturnType<typeof openApp>): void {
+  const { entries } = app.store.records.get('round', 'mb-round-14')!;
+  let n = 0;
+  const command = (): AnyCommand => ({
+    id: ulid(),
+    kind: 'reading.take',
+    site: 'marrowick',
+    at: new Date().toISOString(),
+    payload: {
+      id: ulid(), entry: entries[n++ % entries.length]!, round: 'mb-round-14', place: 'outer-sheath', value: 20.7, typed: '20.7',
+      method: 'caliper', instrument: 'mb-caliper-07', source: 'typed',
+    },
+  }); // prettier-ignore
+  const raw = new Database(join(folder(), 'raw.db'));
+  raw.pragma('journal_mode = WAL');
+  raw.pragma('synchronous = FULL');
+  raw.exec('CREATE TABLE line (id TEXT PRIMARY KEY, body TEXT NOT NULL) STRICT');
+  const insert = raw.prepare('INSERT INTO line VALUES (?, ?)');
+  for (const batch of [1, 50]) {
+    const rounds = batch === 1 ? 300 : 20;
+    const made = Array.from({ length: rounds }, () => Array.from({ length: batch }, command));
+    let start = performance.now();
+    for (const some of made) acceptCommands(app, some, 'bench');
+    const ours = performance.now() - start;
+    start = performance.now();
+    for (const some of made) {
+      raw.transaction(() => some.forEach((c) => insert.run(c.id, JSON.stringify(c)))).immediate();
+    }
+    const theirs = performance.now() - start;
+    const n = rounds * batch;
+    console.log(
+      `(c) commands, ${batch} per request: ${perSecond(n, ours)}/s; raw inserts ${perSecond(n, theirs)}/s; ratio ${(ours / theirs).toFixed(1)}`,
+    );
+  }
+  raw.close();
+}
+
+/** (b) From the Enter key on the bench to the painted verdict. */
+async function keystroke(): Promise<void> {
+  const served = await serveDemo();
+  const { browser, close } = await openBrowser();
+  const { page } = await openPage(browser);
+  await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-d&site=marrowick');
+  await page.waitForSelector('.bench');
+  await page.evaluate(() => {
+    const times: number[] = [];
+    (window as unknown as { times: number[] }).times = times;
+    window.addEventListener(
+      'keydown',
+      (event) => {
+        if (event.key !== 'Enter') return;
+        const from = event.timeStamp;
+        // Two frames: the one that paints the verdict, and proof that it was painted.
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel();
+          channel.port1.onmessage = () => times.push(performance.now() - from);
+          channel.port2.postMessage(null);
+        });
+      },
+      true,
+    );
+  });
+  for (let i = 0; i < 40; i++) {
+    await page.focus('.typing input');
+    await page.keyboard.type(`20.${60 + (i % 30)}`);
+    await page.keyboard.press('Enter');
+    await new Promise((resolve) => setTimeout(resolve, 60));
+  }
+  const times = (await page.evaluate(() => (window as unknown as { times: number[] }).times)).sort(
+    (a, b) => a - b,
+  );
+  const at = (share: number) =>
+    times[Math.min(times.length - 1, Math.floor(share * times.length))]!.toFixed(1);
+  console.log(
+    `(b) keystroke to painted verdict: median ${at(0.5)} ms, 95 % ${at(0.95)} ms, worst ${at(1)} ms (${times.length} readings)`,
+  );
+  await close();
+  await served.stop();
+}
+
+const app = openApp(folder(), 'src/store/migrations', clockFrom(undefined));
+seedDemo(app);
+judgements(app);
+await keystroke();
+commands(app);
+closeApp(app);
