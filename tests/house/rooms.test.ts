@@ -14,7 +14,7 @@ const FORBIDDEN: [file: string, from: string][] = [
   ['src/server/planted.ts', '../views/bench/Bench'],
   ['src/drawing/planted.ts', '../ui/theme'],
   ['src/ui/planted.ts', '../views/bench/Bench'],
-  ['src/client/planted.ts', '../offline/outbox'],
+  ['src/client/planted.ts', '../offline/device'],
   ['src/offline/planted.ts', '../views/bench/Bench'],
   ['src/views/planted.ts', '../server/app'],
   ['src/pages/planted.ts', '../store/store'],

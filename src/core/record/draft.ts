@@ -78,7 +78,12 @@ export class Draft implements Slice {
       kind,
       by: this.person,
       at,
-      records: written.map((w) => ({ table: w.table, id: w.id, before: this.slice.get(w.table, w.id) })),
+      records: written.map(({ table, id: record, after }) => ({
+        table,
+        id: record,
+        before: this.slice.get(table, record),
+        rev: after?.rev ?? null,
+      })),
       undone: null,
       lost: this.#lost,
     };

@@ -316,8 +316,8 @@ export interface Change extends Base {
   kind: string;
   by: string;
   at: string;
-  /** `before` is null for a record that the command made. */
-  records: { table: TableName; id: Id; before: unknown }[];
+  /** `before` is null for a record that the command made; `rev` is the record's afterwards, null for one removed. */
+  records: { table: TableName; id: Id; before: unknown; rev: Id | null }[];
   /** Set once the change is undone. */
   undone: Id | null;
   /** Values that lost against a later one, kept for the history. */
