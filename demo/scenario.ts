@@ -1,7 +1,8 @@
 import { monotonicFactory } from 'ulid';
 import { normalAt } from '../src/core/instrument/random';
 import type { AnyCommand, DossierFields, Payloads } from '../src/core/record/commands';
-import { KINDS, type KindId } from '../src/core/record/kinds';
+import { KINDS } from '../src/core/record/kinds';
+import type { KindId } from '../src/core/record/kind-ids';
 import type { Id } from '../src/core/record/types';
 import { CABLE_FOR } from './series';
 

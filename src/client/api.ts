@@ -1,5 +1,6 @@
 import type { AnyCommand } from '../core/record/commands';
-import type { Change, Id, TableName, Tables } from '../core/record/types';
+import type { JournalEntry, Snapshot } from '../core/record/snapshot';
+import type { Change, Id } from '../core/record/types';
 
 /** A failed request: what the server said, or that it could not be reached. */
 export class ApiError extends Error {
@@ -25,18 +26,6 @@ export interface Session {
   people: Person[];
   now: string;
   testClock: boolean;
-}
-
-/** A site's records as they stand at a line of the journal. */
-export interface Snapshot {
-  seq: number;
-  records: { [T in TableName]: Tables[T][] };
-}
-
-export interface JournalEntry {
-  seq: number;
-  person: string;
-  command: AnyCommand;
 }
 
 export type CommandAnswer =

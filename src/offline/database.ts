@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Session, Snapshot } from '../client/api';
+import type { Session } from '../client/api';
+import type { Snapshot } from '../core/record/snapshot';
 import type { AnyCommand } from '../core/record/commands';
 import type { Id } from '../core/record/types';
 

@@ -1,4 +1,4 @@
-import type { Snapshot } from '../client/api';
+import type { Snapshot } from '../core/record/snapshot';
 import { MemorySlice, type RecordChange } from '../core/record/slice';
 import type { TableName } from '../core/record/types';
 

@@ -1,23 +1,11 @@
 import type { AnyCommand } from '../core/record/commands';
-import type { Id, TableName, Tables } from '../core/record/types';
+import type { JournalEntry, Snapshot } from '../core/record/snapshot';
+import type { Id, Tables } from '../core/record/types';
 import { TABLES } from '../store/records';
 import type { App } from './app';
 
 /** Changes that a page gets with its snapshot, so that it can undo them. */
 const RECENT_CHANGES = 200;
-
-/** A site's records as they stand at a line of the journal. */
-export interface Snapshot {
-  seq: number;
-  records: { [T in TableName]: Tables[T][] };
-}
-
-/** A command of the journal, as a page applies it to its copy. */
-export interface JournalEntry {
-  seq: number;
-  person: string;
-  command: AnyCommand;
-}
 
 /** Everything a page keeps of a site. */
 export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {

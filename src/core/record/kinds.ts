@@ -1,3 +1,4 @@
+import type { KindId } from './kind-ids';
 import type { Grade, InstrumentKind } from './types';
 
 /** What a place is measured in and with. */
@@ -39,9 +40,6 @@ export interface Kind {
   /** A ring that fits either way, or one whose faces hold different armour. */
   ring: 'universal' | 'reversible';
 }
-
-export const KIND_IDS = ['gland-double-seal', 'gland-reversible-ring'] as const;
-export type KindId = (typeof KIND_IDS)[number];
 
 const OUTER: Place = {
   id: 'outer-sheath',

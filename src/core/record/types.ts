@@ -6,7 +6,7 @@ import type { TemperatureClass } from '../hazard/temperature';
 import type { AcceptanceRule } from '../measuring/fit';
 import type { DiameterMethod } from '../measuring/diameter';
 import type { Finding, Outcome, EntryState } from '../rulebook/finding';
-import type { KindId } from './kinds';
+import type { KindId } from './kind-ids';
 
 /** A ULID made on the device, or a readable id in imported dossiers. */
 export type Id = string;

@@ -1,4 +1,5 @@
-import { KINDS, type KindId } from '../record/kinds';
+import { KINDS } from '../record/kinds';
+import type { KindId } from '../record/kind-ids';
 import { MemorySlice, type RecordChange } from '../record/slice';
 import type {
   Area,

@@ -2,7 +2,7 @@ import { AREA_GROUPS, GROUPS } from '../../core/hazard/group';
 import { LEVELS, ZONES } from '../../core/hazard/level';
 import { TEMPERATURE_CLASSES } from '../../core/hazard/temperature';
 import type { DossierFields } from '../../core/record/commands';
-import { KIND_IDS } from '../../core/record/kinds';
+import { KIND_IDS } from '../../core/record/kind-ids';
 import { GRADES } from '../../core/record/types';
 import {
   Flag,

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { now } from '../../client/clock';
 import { KINDS } from '../../core/record/kinds';
 import { GRADES, type Grade, type Id, type Instrument } from '../../core/record/types';
@@ -7,10 +7,6 @@ import { currentRound, dossierOf, type Context, type Dossier } from '../../core/
 import type { Finding } from '../../core/rulebook/finding';
 import { asksFor, judge } from '../../core/rulebook/judge';
 import { ruleOf } from '../../core/rulebook/rules';
-import { GRADE_WORDS } from '../../core/words/labels';
-import { drawEntry } from '../../drawing/draw';
-import { drawingToSvg } from '../../drawing/svg';
-import { DrawingView } from '../../ui/DrawingView';
 import { NumberPad } from '../../ui/NumberPad';
 import type { KeyBinding } from '../../ui/keys';
 import { caliper, device, parameter, say, useDevice } from '../device';
@@ -23,16 +19,14 @@ import { JudgementColumn } from './JudgementColumn';
 import { LookCard } from './LookCard';
 import { NoEntry, NoRound } from './NoEntry';
 import { PlaceCard } from './PlaceCard';
-import { nextPlace, partState, placeView } from './place-view';
+import { nextPlace, placeView } from './place-view';
+import { Section } from './Section';
 import { takeLive, takeTyped, type Target } from './take';
+import { Title } from './Title';
 import { Tray } from './Tray';
 import { WalkList } from './WalkList';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
-
-/** Places whose strips hang from the drawing, and where along its lower edge. */
-const LEADERS: Record<string, number> = { 'inner-sheath': 1 / 6, armour: 3 / 6, 'outer-sheath': 5 / 6 };
-const ASPECT = 2.2;
 
 /** The bench: judge one entry. */
 export default function Bench() {
@@ -321,82 +315,4 @@ function nominalOf({ cable, enclosure }: Dossier, place: string): number {
   if (place === 'armour') return cable?.armour?.sizeMm ?? 1.2;
   if (place === 'thread-engagement') return Math.max(enclosure.wallMm - 1, 1);
   return cable?.outerMm ?? 20;
-}
-
-function Title({
-  dossier,
-  grade,
-  onGrade,
-  sealed,
-}: {
-  dossier: Dossier;
-  grade: Grade;
-  onGrade: (grade: Grade) => void;
-  sealed: boolean;
-}) {
-  const { enclosure, entry, area, size, cable, certificate, round } = dossier;
-  const zone =
-    area.zone === 'unclassified'
-      ? 'unclassified'
-      : area.zone === null
-        ? 'zone not recorded'
-        : `zone ${area.zone} ${area.group ?? ''}`;
-  return (
-    <div className="title">
-      <h1>
-        {enclosure.tag}, entry {entry.label}
-      </h1>
-      <p className="quiet">
-        {size ? `${size.thread.replace('x1.5', '')} ` : ''}
-        {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'},{' '}
-        {certificate?.number ?? 'no certificate'}
-        {sealed ? ', sealed' : ''}
-      </p>
-      <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
-        {GRADES.map((g) => (
-          <button key={g} type="button" aria-pressed={g === grade} onClick={() => onGrade(g)}>
-            {GRADE_WORDS[g]}
-          </button>
-        ))}
-      </div>
-    </div>
-  );
-}
-
-function Section({
-  dossier,
-  views,
-  selected,
-  onSelect,
-}: {
-  dossier: Dossier;
-  views: ReturnType<typeof placeView>[];
-  selected: string | null;
-  onSelect: (place: string) => void;
-}) {
-  const drawing = useMemo(() => drawEntry(dossier), [dossier]);
-  const states = Object.fromEntries(views.map(({ place, glyph }) => [place.id, partState(glyph)]));
-  const save = () => {
-    const file = new Blob([drawingToSvg(drawing, states)], { type: 'image/svg+xml' });
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(file);
-    link.download = `${dossier.enclosure.tag}-${dossier.entry.label}.svg`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
-  };
-  return (
-    <div className="section">
-      <DrawingView
-        drawing={drawing}
-        states={states}
-        selected={selected}
-        onSelect={onSelect}
-        leaders={Object.fromEntries(Object.entries(LEADERS).filter(([id]) => id in states))}
-        aspect={ASPECT}
-      />
-      <button type="button" className="save-drawing" onClick={save}>
-        Save as SVG
-      </button>
-    </div>
-  );
 }

@@ -5,6 +5,7 @@ import type { Id } from '../../core/record/types';
 import { SEVERITY_WORDS } from '../../core/words/labels';
 import { device, say, useDevice } from '../device';
 import { give } from '../give';
+import { LevelField } from '../LevelField';
 import { PhotoRow } from '../PhotoRow';
 
 /** Largest photo that is taken, in bytes. */
@@ -48,20 +49,7 @@ export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClo
           onChange={(event) => setAction(event.target.value)}
         />
       </label>
-      <label className="field">
-        <span>Level</span>
-        <select value={level} onChange={(event) => setLevel(Number(event.target.value) as Severity)}>
-          {([4, 3, 2, 1] as const).map((n) => (
-            <option key={n} value={n}>
-              {n}: {SEVERITY_WORDS[n]}
-            </option>
-          ))}
-        </select>
-      </label>
-      {level !== defect.severity && (
-        <label className="field">
-          <span>Why the level is changed</span>
-          <input value={reason} onChange={(event) => setReason(event.target.value)} />
+<LevelField standing={defect.severity} level={level} onLevel={setLevel} reason={reason} onReason={setReason} /> />
         </label>
       )}
       <PhotoRow photos={defect.photos} />

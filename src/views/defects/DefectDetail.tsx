@@ -4,10 +4,11 @@ import { NEXT_STATES } from '../../core/record/apply-defect';
 import type { Severity } from '../../core/defects/severity';
 import type { Defect } from '../../core/record/types';
 import { day } from '../../core/words/format';
-import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/labels';
+import { DEFECT_STATE_WORDS } from '../../core/words/labels';
 import { addPhotos } from '../bench/DefectSheet';
 import { useDevice } from '../device';
 import { give } from '../give';
+import { LevelField } from '../LevelField';
 import { PhotoRow } from '../PhotoRow';
 
 /** One defect: what is wrong, what is done about it, by whom and when, and what happened so far. */
@@ -87,20 +88,7 @@ export function DefectDetail({ defect }: { defect: Defect }) {
           <span>Due</span>
           <input type="date" value={due} onChange={(event) => setDue(event.target.value)} />
         </label>
-        <label className="field">
-          <span>Level</span>
-          <select value={level} onChange={(event) => setLevel(Number(event.target.value) as Severity)}>
-            {([4, 3, 2, 1] as const).map((n) => (
-              <option key={n} value={n}>
-                {n}: {SEVERITY_WORDS[n]}
-              </option>
-            ))}
-          </select>
-        </label>
-        {level !== defect.severity && (
-          <label className="field">
-            <span>Why the level is changed</span>
-            <input value={reason} onChange={(event) => setReason(event.target.value)} />
+<LevelField standing={defect.severity} level={level} onLevel={setLevel} reason={reason} onReason={setReason} /> />
           </label>
         )}
         <Button onClick={save} mr="sm" mb="sm">

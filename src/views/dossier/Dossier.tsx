@@ -7,7 +7,8 @@ import { device, parameter, useDevice } from '../device';
 import { give } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './dossier.css';
-import { blankSite, FORMS, SITE_FIELDS } from './fields';
+import { blankSite, FORMS, SITE_FIELDS } from './forms';
+import { History } from './History';
 import { ImportPanel } from './ImportPanel';
 import { RecordForm, titleOf } from './RecordForm';
 
@@ -240,6 +241,7 @@ function RecordPage({ table, state, record, isNew, title, onClose }: RecordPageP
         onSave={save}
         onCancel={onClose}
       />
+      {!isNew && <History site={site} record={id} rev={record.rev as string | undefined} />}
     </>
   );
 }

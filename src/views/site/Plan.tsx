@@ -2,7 +2,7 @@ import type { Area, Enclosure } from '../../core/record/types';
 import { STATE_WORDS } from '../../core/words/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { GlyphShapes } from '../../ui/SealGlyph';
-import type { Stop } from './Site';
+import type { Stop } from './stop';
 
 /** Size of a mark and the step between the marks of one enclosure, m. */
 const MARK_M = 0.085;

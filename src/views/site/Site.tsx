@@ -3,7 +3,7 @@ import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import { KINDS } from '../../core/record/kinds';
 import type { Slice } from '../../core/record/slice';
-import type { Area, Enclosure, Entry, EntryStatus } from '../../core/record/types';
+import type { EntryStatus } from '../../core/record/types';
 import { currentRound, dossierOf } from '../../core/rulebook/dossier';
 import { judge, statusOf } from '../../core/rulebook/judge';
 import { ENTRY_STATES, type EntryState } from '../../core/rulebook/finding';
@@ -14,15 +14,8 @@ import { SealGlyph, toneOf } from '../../ui/SealGlyph';
 import { Root, type ViewProps } from '../Root';
 import { useDevice } from '../device';
 import { Plan } from './Plan';
+import type { Stop } from './stop';
 import './site.css';
-
-/** One entry as the plan and the list show it. */
-export interface Stop {
-  entry: Entry;
-  enclosure: Enclosure;
-  area: Area;
-  status: EntryStatus;
-}
 
 /** Where things stand on a site. */
 export default function Site() {

@@ -1,0 +1,45 @@
+import { KINDS } from '../../core/record/kinds';
+import { GRADES, type Grade } from '../../core/record/types';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { GRADE_WORDS } from '../../core/words/labels';
+
+/** What is on the bench, and how closely it is judged. */
+export function Title({
+  dossier,
+  grade,
+  onGrade,
+  sealed,
+}: {
+  dossier: Dossier;
+  grade: Grade;
+  onGrade: (grade: Grade) => void;
+  sealed: boolean;
+}) {
+  const { enclosure, entry, area, size, cable, certificate, round } = dossier;
+  const zone =
+    area.zone === 'unclassified'
+      ? 'unclassified'
+      : area.zone === null
+        ? 'zone not recorded'
+        : `zone ${area.zone} ${area.group ?? ''}`;
+  return (
+    <div className="title">
+      <h1>
+        {enclosure.tag}, entry {entry.label}
+      </h1>
+      <p className="quiet">
+        {size ? `${size.thread.replace('x1.5', '')} ` : ''}
+        {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'},{' '}
+        {certificate?.number ?? 'no certificate'}
+        {sealed ? ', sealed' : ''}
+      </p>
+      <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
+        {GRADES.map((g) => (
+          <button key={g} type="button" aria-pressed={g === grade} onClick={() => onGrade(g)}>
+            {GRADE_WORDS[g]}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,9 @@
+import type { Area, Enclosure, Entry, EntryStatus } from '../../core/record/types';
+
+/** One entry as the plan and the list show it. */
+export interface Stop {
+  entry: Entry;
+  enclosure: Enclosure;
+  area: Area;
+  status: EntryStatus;
+}

@@ -1,0 +1,24 @@
+import { openAs, openBrowser, openPage, serveDemo } from './harness';
+
+/** One picture per view, named after its folder. */
+const VIEWS: [name: string, path: string, ready: string][] = [
+  ['site', '/site/?site=marrowick', '.plan'],
+  ['bench', '/bench/?entry=mb-jb-204-c&site=marrowick', '.bench'],
+  ['defects', '/defects/?site=marrowick', '.ledger'],
+  ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
+];
+
+const served = await serveDemo();
+const { browser, close } = await openBrowser();
+const { page } = await openPage(browser);
+await openAs(page, served, 'A. Vell', '/site/');
+for (const [name, path, ready] of VIEWS) {
+  await page.goto(served.address + path);
+  await page.waitForSelector(ready);
+  await page.evaluate(() =>
+    document.fonts.ready.then(() => new Promise((resolve) => setTimeout(resolve, 700))),
+  );
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+}
+await close();
+await served.stop();
