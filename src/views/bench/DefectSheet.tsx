@@ -49,9 +49,13 @@ export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClo
           onChange={(event) => setAction(event.target.value)}
         />
       </label>
-<LevelField standing={defect.severity} level={level} onLevel={setLevel} reason={reason} onReason={setReason} /> />
-        </label>
-      )}
+      <LevelField
+        standing={defect.severity}
+        level={level}
+        onLevel={setLevel}
+        reason={reason}
+        onReason={setReason}
+      />
       <PhotoRow photos={defect.photos} />
       <label className="field">
         <span>Add photos (JPEG or PNG, up to 12 MB each; the location is taken out)</span>

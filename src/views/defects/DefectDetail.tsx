@@ -88,9 +88,13 @@ export function DefectDetail({ defect }: { defect: Defect }) {
           <span>Due</span>
           <input type="date" value={due} onChange={(event) => setDue(event.target.value)} />
         </label>
-<LevelField standing={defect.severity} level={level} onLevel={setLevel} reason={reason} onReason={setReason} /> />
-          </label>
-        )}
+        <LevelField
+          standing={defect.severity}
+          level={level}
+          onLevel={setLevel}
+          reason={reason}
+          onReason={setReason}
+        />
         <Button onClick={save} mr="sm" mb="sm">
           Keep changes
         </Button>
