@@ -50,8 +50,8 @@ async function request<R>(path: string, init: RequestInit = {}): Promise<R> {
   }
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) return body as R;
-  // Refused commands come with an answer for each; the caller reads them.
-  if (body && typeof body === 'object' && 'answers' in body) return body as R;
+  // Refused commands and faulty files come with an answer for each part; the caller reads them.
+  if (body && typeof body === 'object' && ('answers' in body || 'faults' in body)) return body as R;
   const { code, message, field } = (body as { error?: ApiError } | null)?.error ?? {
     code: 'fault',
     message: `The server answered ${response.status}. Try again.`,

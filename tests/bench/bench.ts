@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { ulid } from 'ulid';
 import { seedDemo } from '../../demo/seed';
 import type { AnyCommand } from '../../src/core/record/commands';
@@ -68,13 +69,23 @@ function commands(app: ReturnType<typeof openApp>): void {
   raw.close();
 }
 
-/** (b) From the Enter key on the bench to the painted verdict. */
+/** (b) From the Enter key on the bench to the painted verdict; (d) what the bench loads at first. */
 async function keystroke(): Promise<void> {
   const served = await serveDemo();
   const { browser, close } = await openBrowser();
   const { page } = await openPage(browser);
-  await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-d&site=marrowick');
+  await openAs(page, served, 'A. Vell', '/site/');
+  const scripts = new Set<string>();
+  page.on('response', (response) => {
+    if (response.request().resourceType() === 'script') scripts.add(response.url());
+  });
+  await page.goto(`${served.address}/bench/?entry=mb-jb-204-d&site=marrowick`);
   await page.waitForSelector('.bench');
+  let bytes = 0;
+  for (const url of scripts) bytes += gzipSync(Buffer.from(await (await fetch(url)).arrayBuffer())).length;
+  console.log(
+    `(d) first load of the bench: ${(bytes / 1000).toFixed(0)} kB of compressed script in ${scripts.size} files`,
+  );
   await page.evaluate(() => {
     const times: number[] = [];
     (window as unknown as { times: number[] }).times = times;

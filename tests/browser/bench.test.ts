@@ -216,13 +216,24 @@ describe('without the server', () => {
     await waitForText(page, '[role="status"]', '3 records waiting to send');
     expect((await page.$$('.place[aria-label="Outer sheath"] .chip:not(.next)')).length).toBe(3);
 
+    // The page drives the caliper itself while the server is away.
+    await clickText(page, '.place-head', 'Inner sheath');
+    await page.focus('#main');
+    await page.waitForFunction(async () => {
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }));
+      await new Promise((resolve) => setTimeout(resolve, 400));
+      return document.querySelectorAll('.place[aria-label="Inner sheath"] .chip:not(.next)').length > 0;
+    });
+
     own = await serveDemo({ data, port });
     expect(own.address).toBe(address);
     await waitForText(page, '[role="status"]', 'Everything sent');
     const { records } = (await (await fetch(`${address}/api/sites/marrowick/`)).json()) as {
-      records: { reading: { entry: string; value: number; by: string }[] };
+      records: { reading: { entry: string; place: string; value: number; by: string }[] };
     };
-    const kept = records.reading.filter(({ entry }) => entry === 'mb-ty-3-d');
+    const kept = records.reading.filter(
+      ({ entry, place }) => entry === 'mb-ty-3-d' && place === 'outer-sheath',
+    );
     expect(kept.map(({ value }) => value).sort()).toEqual([27.85, 27.9, 27.95]);
     expect(kept.every(({ by }) => by === 'M. Okonjo')).toBe(true);
     expect(errors).toEqual([]);

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { gzipSync } from 'node:zlib';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
@@ -60,24 +59,6 @@ describe('every view', () => {
       await page.close();
     },
   );
-
-  it('the bench’s first load is under 200 kB of compressed script', async () => {
-    const { page } = await openPage(browser);
-    const scripts = new Set<string>();
-    page.on('response', (response) => {
-      if (response.request().resourceType() === 'script') scripts.add(response.url());
-    });
-    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-c&site=marrowick');
-    await page.waitForSelector('.bench');
-    let bytes = 0;
-    for (const url of scripts) {
-      if (url.endsWith('/sw.js')) continue;
-      bytes += gzipSync(Buffer.from(await (await fetch(url)).arrayBuffer())).length;
-    }
-    expect(bytes).toBeGreaterThan(10_000);
-    expect(bytes).toBeLessThan(200_000);
-    await page.close();
-  });
 });
 
 describe('the dossier', () => {

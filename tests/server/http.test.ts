@@ -155,7 +155,8 @@ describe('bad requests', () => {
     ['nothing', '', 'tag'],
   ])('a cable schedule with %s is refused whole', async (_what, csv) => {
     const { status, json } = await client.call('POST', '/api/sites/marrowick/import/cables/', csv);
-    expect(status).toBe(200);
+    expect(status).toBe(422);
+    expect(json.error?.message).toBeTruthy();
     const preview = json as unknown as { faults: unknown[]; items: unknown[] };
     expect(preview.faults.length).toBeGreaterThan(0);
     expect(preview.items).toEqual([]);

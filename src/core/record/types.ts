@@ -28,6 +28,12 @@ export interface Base {
   stamps?: Record<string, [at: string, command: Id]>;
 }
 
+/** A record of the dossier that keeps what was typed beside what is stored. */
+interface KeepsTyped extends Base {
+  /** Lengths as they were typed, by the field's dotted path, where that is more than the number. */
+  typed?: Record<string, string>;
+}
+
 /** A plant. Its settings are limits that the site decides. */
 export interface Site extends Base {
   name: string;
@@ -68,7 +74,7 @@ export interface Area extends Base {
   levelM: number;
 }
 
-export interface Enclosure extends Base {
+export interface Enclosure extends KeepsTyped {
   area: Id;
   tag: string;
   what: string;
@@ -92,7 +98,7 @@ export interface Enclosure extends Base {
 export type ArmourType = 'wire' | 'braid' | 'tape';
 export type CableShape = 'round' | 'flat' | 'sector';
 
-export interface Cable extends Base {
+export interface Cable extends KeepsTyped {
   tag: string;
   from: string;
   to: string;
@@ -170,7 +176,7 @@ export interface AssemblySheet {
   expectedBondOhm: number;
 }
 
-export interface Certificate extends Base {
+export interface Certificate extends KeepsTyped {
   number: string;
   maker: string;
   title: string;
@@ -207,7 +213,7 @@ export interface Instrument extends Base {
   simulated: boolean;
 }
 
-export interface Entry extends Base {
+export interface Entry extends KeepsTyped {
   enclosure: Id;
   label: string;
   kind: KindId;

@@ -5,7 +5,7 @@ export const mm = (value: number): string => `${figure(value)} mm`;
 export function figure(value: number, decimals = 2): string {
   const size = Math.abs(value);
   if (size > 0 && size < 0.5 * 10 ** -decimals) return value.toPrecision(1);
-  return value.toFixed(decimals).replace(/(\.\d)0+$/, '$1');
+  return value.toFixed(decimals).replace(/(\.\d+?)0+$/, '$1');
 }
 
 /** Two limits and their unit, e.g. "17.0 to 23.5 mm". */

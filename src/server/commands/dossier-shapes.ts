@@ -18,6 +18,7 @@ import {
   Text,
   TextList,
   Time,
+  TypedTexts,
 } from '../validation/decorators';
 
 const CONCEPTS = [
@@ -70,6 +71,7 @@ class Position {
 
 class EnclosureShape {
   @IdText() id!: string;
+  @TypedTexts() typed?: Record<string, string>;
   @IdText() area!: string;
   @Text(60) tag!: string;
   @Text(200) what!: string;
@@ -105,6 +107,7 @@ class Unarmoured {
 
 class CableShapeClass {
   @IdText() id!: string;
+  @TypedTexts() typed?: Record<string, string>;
   @Text(60) tag!: string;
   @Text(200, { blank: true }) from!: string;
   @Text(200, { blank: true }) to!: string;
@@ -163,6 +166,7 @@ class SheetShape {
 
 class CertificateShape {
   @IdText() id!: string;
+  @TypedTexts() typed?: Record<string, string>;
   @Text(60) number!: string;
   @Text(80) maker!: string;
   @Text(200) title!: string;
@@ -204,6 +208,7 @@ class Hole {
 
 class EntryShape {
   @IdText() id!: string;
+  @TypedTexts() typed?: Record<string, string>;
   @IdText() enclosure!: string;
   @Text(20) label!: string;
   @OneOf(KIND_IDS) kind!: string;

@@ -35,6 +35,16 @@ const OPTIONAL = new Set([
   'tolerance',
 ]);
 
+/** Field of the cable's record that each column of lengths fills. */
+const LENGTH_FIELDS: Record<string, string> = {
+  core_diameter: 'cores.0.diameterMm',
+  inner: 'innerMm',
+  armour_size: 'armour.sizeMm',
+  sheath: 'sheathMm',
+  outer: 'outerMm',
+  tolerance: 'toleranceMm',
+};
+
 /** Most rows of a schedule that one import takes. */
 const MOST_ROWS = 5000;
 
@@ -97,13 +107,17 @@ function readCable(
   row: number,
 ): { cable: DossierFields['cable'] } | { faults: FileFault[] } {
   const faults: FileFault[] = [];
+  const typed: Record<string, string> = {};
   const fault = (field: string, message: string) => {
     faults.push({ row, field, message });
     return NaN;
   };
   const length = (field: string): number => {
     const read = parseLength(cells[field] ?? '');
-    if ('mm' in read) return read.mm;
+    if ('mm' in read) {
+      if (read.typed !== String(read.mm)) typed[LENGTH_FIELDS[field]!] = read.typed;
+      return read.mm;
+    }
     return fault(field, `"${cells[field] ?? ''}" is no length; write it like 23.9 or 15/16 in.`);
   };
   const number = (field: string): number => {
@@ -144,6 +158,7 @@ function readCable(
     toleranceMm: cells.tolerance ? length('tolerance') : 0.5,
     maxC: number('max_c'),
   };
+  if (Object.keys(typed).length > 0) cable.typed = typed;
   if (faults.length > 0) return { faults };
   try {
     checkRecord('cable', cable, '');

@@ -108,6 +108,22 @@ export const Time = () =>
     return ok ? null : 'must be a date like 2026-03-04 or a time like 2026-03-04T10:15:00Z';
   });
 
+/** Texts by path, as they were typed; may be left out. */
+export const TypedTexts = (): PropertyDecorator => (target, property) => {
+  ValidateIf((object: Record<string, unknown>) => object[property as string] !== undefined)(
+    target,
+    property as string,
+  );
+  rule('typedTexts', (value) => {
+    const wrong = recordFault(value);
+    if (wrong) return wrong;
+    const texts = Object.values(value as object);
+    return texts.length <= 500 && texts.every((text) => textFault(text, 40, false) === null)
+      ? null
+      : 'must hold at most 500 short texts';
+  })(target, property);
+};
+
 /** A time zone by its IANA name, e.g. Europe/London. */
 export const TimeZone = () =>
   rule('timeZone', (value) => {

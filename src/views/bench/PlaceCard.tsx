@@ -19,17 +19,12 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
   const figure = (value: number) => (ohms ? (value * 1000).toFixed(1) : value.toFixed(2));
   return (
     <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={place.title}>
-      <button
-        type="button"
-        className="plain place-head"
-        onClick={onSelect}
-        aria-pressed={selected}
-        title={place.how}
-      >
+      <button type="button" className="plain place-head" onClick={onSelect} aria-pressed={selected}>
         <SealGlyph state={glyph} label={`${place.title}: ${word}`} />
         <b>{place.title}</b>
         <b className={toneOf(glyph)}>{word}</b>
       </button>
+      {selected && <p className="how quiet">{place.how}</p>}
       <FitStrip
         unit={ohms ? 'mΩ' : 'mm'}
         limits={limits}

@@ -1,6 +1,5 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { figure } from '../../core/words/format';
 import { parseLength } from '../../core/quantity/length';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
@@ -21,6 +20,9 @@ interface Props {
 /** A form over one record: every field is kept as typed until the whole is saved. */
 export function RecordForm({ fields, value, slice, site, onSave, onCancel }: Props) {
   const [draft, setDraft] = useState<Value>(() => structuredClone(value) as Value);
+  const [typed, setTyped] = useState<Record<string, string>>(
+    () => (value as { typed?: Record<string, string> }).typed ?? {},
+  );
   const [problems, setProblems] = useState<Record<string, string>>({});
   const problem = (path: string, text: string | null) =>
     setProblems(({ [path]: _gone, ...rest }) => (text === null ? rest : { ...rest, [path]: text }));
@@ -30,7 +32,7 @@ export function RecordForm({ fields, value, slice, site, onSave, onCancel }: Pro
       className="record-form"
       onSubmit={(event) => {
         event.preventDefault();
-        if (faults.length === 0) onSave(draft as Record<string, unknown>);
+        if (faults.length === 0) onSave(withTyped(draft as Record<string, unknown>, typed));
       }}
     >
       <Fields
@@ -41,6 +43,8 @@ export function RecordForm({ fields, value, slice, site, onSave, onCancel }: Pro
         site={site}
         onChange={setDraft}
         onProblem={problem}
+        typed={typed}
+        onTyped={(path, text) => setTyped((all) => ({ ...all, [path]: text }))}
       />
       {faults.length > 0 && (
         <p role="alert" className="tone-failed">
@@ -94,13 +98,26 @@ interface FieldsProps {
   site: string;
   onChange: (value: Value) => void;
   onProblem: (path: string, text: string | null) => void;
+  /** Lengths as they were typed, by path. */
+  typed: Readonly<Record<string, string>>;
+  onTyped: (path: string, text: string) => void;
 }
 
 function Fields(props: FieldsProps) {
   return props.fields.map((field) => <FieldView key={field.path} field={field} {...props} />);
 }
 
-function FieldView({ field, value, path, slice, site, onChange, onProblem }: FieldsProps & { field: Field }) {
+function FieldView({
+  typed,
+  onTyped,
+  field,
+  value,
+  path,
+  slice,
+  site,
+  onChange,
+  onProblem,
+}: FieldsProps & { field: Field }) {
   const current = get(value, field.path);
   const full = `${path}${field.path}`;
   const change = (next: unknown) => onChange(set(value, field.path, next));
@@ -119,6 +136,8 @@ function FieldView({ field, value, path, slice, site, onChange, onProblem }: Fie
                 slice={slice}
                 site={site}
                 onProblem={onProblem}
+                typed={typed}
+                onTyped={onTyped}
                 onChange={(next) => change(list.map((old, j) => (j === i ? next : old)))}
               />
               <span className="list-buttons">
@@ -172,6 +191,8 @@ function FieldView({ field, value, path, slice, site, onChange, onProblem }: Fie
               slice={slice}
               site={site}
               onProblem={onProblem}
+              typed={typed}
+              onTyped={onTyped}
               onChange={change}
             />
           )}
@@ -216,6 +237,8 @@ function FieldView({ field, value, path, slice, site, onChange, onProblem }: Fie
             site={site}
             onChange={change}
             onProblem={onProblem}
+            typed={typed}
+            onTyped={onTyped}
           />
         </label>
       );
@@ -230,12 +253,16 @@ interface InputProps {
   site: string;
   onChange: (value: unknown) => void;
   onProblem: (path: string, text: string | null) => void;
+  /** Lengths as they were typed, by path. */
+  typed: Readonly<Record<string, string>>;
+  onTyped: (path: string, text: string) => void;
 }
 
-function Input({ field, current, full, slice, site, onChange, onProblem }: InputProps) {
-  const [typed, setTyped] = useState(() => shown(field, current));
+function Input({ field, current, full, slice, site, onChange, onProblem, typed, onTyped }: InputProps) {
+  const [text, setText] = useState(() => shown(field, current, typed[full]));
   const take = (text: string) => {
-    setTyped(text);
+    setText(text);
+    if (field.type === 'length') onTyped(full, text.trim());
     const read = parse(field, text);
     onProblem(full, 'problem' in read ? `${field.title}: ${read.problem}` : null);
     if ('value' in read) onChange(read.value);
@@ -268,7 +295,7 @@ function Input({ field, current, full, slice, site, onChange, onProblem }: Input
   return (
     <input
       type={field.type === 'date' ? 'date' : 'text'}
-      value={typed}
+      value={text}
       onChange={(event) => take(event.target.value)}
     />
   );
@@ -329,11 +356,12 @@ export function titleOf(slice: Slice, table: string, record: Tables[keyof Tables
   return tag ?? number ?? name ?? id ?? '';
 }
 
-function shown(field: Field, value: unknown): string {
+function shown(field: Field, value: unknown, typed: string | undefined): string {
   if (value == null) return '';
+  if (typed !== undefined && isSame(typed, value)) return typed;
   if (field.type === 'words') return (value as string[]).join(', ');
   if (field.type === 'date') return String(value).slice(0, 10);
-  return typeof value === 'number' && field.type === 'length' ? figure(value, 4) : String(value);
+  return String(value);
 }
 
 function parse(field: Field, text: string): { value: unknown } | { problem: string } {
@@ -370,4 +398,20 @@ function set(value: Value, path: string, next: unknown): Value {
   const copy = (Array.isArray(value) ? [...value] : { ...value }) as Record<string, unknown>;
   copy[key] = rest.length === 0 ? next : set((copy[key] ?? {}) as Value, rest.join('.'), next);
   return copy as Value;
+}
+
+/** Whether a typed length still says what the record holds. */
+function isSame(typed: string, value: unknown): boolean {
+  const read = parseLength(typed);
+  return 'mm' in read && read.mm === value;
+}
+
+/** The record with its lengths as typed, where the text is more than the number and still says the same. */
+function withTyped(record: Record<string, unknown>, typed: Record<string, string>): Record<string, unknown> {
+  const kept = Object.entries(typed).filter(([path, text]) => {
+    const value = get(record, path);
+    return isSame(text, value) && text !== String(value);
+  });
+  const { typed: _old, ...rest } = record;
+  return kept.length > 0 ? { ...rest, typed: Object.fromEntries(kept) } : rest;
 }

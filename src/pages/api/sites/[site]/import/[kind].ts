@@ -14,5 +14,9 @@ export const POST = endpoint((call) => {
       `There is no import "${kind}". Imports: ${IMPORT_KINDS.join(', ')}.`,
     );
   }
-  return json(previewImport(call.app, needSite(call), kind, call.body.toString('utf8')));
+  const preview = previewImport(call.app, needSite(call), kind, call.body.toString('utf8'));
+  const [first] = preview.faults;
+  if (!first) return json(preview);
+  const message = `${first.row === null ? '' : `Row ${first.row}, `}${first.field}: ${first.message}`;
+  return json({ error: { code: 'invalid', field: first.field, message }, ...preview }, 422);
 });
