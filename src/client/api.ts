@@ -1,5 +1,5 @@
 import type { AnyCommand } from '../core/record/commands';
-import type { JournalEntry, Snapshot } from '../core/record/snapshot';
+import type { JournalNews, Snapshot } from '../core/record/snapshot';
 import type { Change, Id } from '../core/record/types';
 
 /** A failed request: what the server said, or that it could not be reached. */
@@ -73,8 +73,7 @@ export const api = {
   signIn: (name: string) => post<{ person: Person }>('/api/session/', { name }),
   sites: () => request<{ id: Id; name: string }[]>('/api/sites/'),
   snapshot: (site: Id) => request<Snapshot>(`/api/sites/${site}/`),
-  commandsAfter: (site: Id, seq: number) =>
-    request<{ seq: number; commands: JournalEntry[] }>(`/api/sites/${site}/commands/?after=${seq}`),
+  commandsAfter: (site: Id, seq: number) => request<JournalNews>(`/api/sites/${site}/commands/?after=${seq}`),
   history: (site: Id, record: Id) =>
     request<Change[]>(`/api/sites/${site}/history/?record=${encodeURIComponent(record)}`),
   send: (commands: readonly AnyCommand[]) =>

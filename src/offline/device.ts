@@ -41,6 +41,7 @@ export class Device {
   #db!: DeviceDb;
   #base = new MemorySlice();
   #baseSeq = -1;
+  #journal = '';
   #view = new MemorySlice();
   #outbox: Waiting[] = [];
   #sending = false;
@@ -145,9 +146,15 @@ export class Device {
         if (site !== this.#state.site) return;
         this.#base = sliceOf(snapshot);
         this.#baseSeq = snapshot.seq;
+        this.#journal = snapshot.journal;
       } else {
-        const { seq, commands } = await api.commandsAfter(site, this.#baseSeq);
+        const { journal, seq, commands } = await api.commandsAfter(site, this.#baseSeq);
         if (site !== this.#state.site) return;
+        if (journal !== this.#journal) {
+          // Another database answers: the copy's line number means nothing there.
+          this.#baseSeq = -1;
+          return this.#catchUp();
+        }
         for (const { command, person } of commands) this.#base.write(apply(this.#base, command, person));
         this.#baseSeq = seq;
       }
@@ -274,9 +281,12 @@ export class Device {
     void this.flush();
   }
 
-  /** Commands of the signed-in person that are not refused. */
+  /** Commands of the signed-in person that are not refused; the name counts where the server gave a new id. */
   #mine(): Waiting[] {
-    return this.#outbox.filter(({ person, refusal }) => person === this.#state.person?.id && !refusal);
+    const { person } = this.#state;
+    return this.#outbox.filter(
+      (waiting) => !waiting.refusal && (waiting.person === person?.id || waiting.by === person?.name),
+    );
   }
 
   #takeSession(session: Session, sites: { id: Id; name: string }[]): void {
@@ -287,6 +297,7 @@ export class Device {
     const copy = await this.#db.get('sites', site);
     this.#base = copy ? sliceOf(copy) : new MemorySlice();
     this.#baseSeq = copy ? copy.seq : -1;
+    this.#journal = copy ? copy.journal : '';
     localStorage.setItem('yendral.site', site);
     this.#set({ site });
     if (copy || this.#isNew(site)) this.#rebuild({});
@@ -327,7 +338,7 @@ export class Device {
     if (this.#saving) clearTimeout(this.#saving);
     this.#saving = setTimeout(() => {
       if (site === this.#state.site && site !== null) {
-        void this.#db.put('sites', { id: site, ...snapshotOf(this.#base, this.#baseSeq) });
+        void this.#db.put('sites', { id: site, ...snapshotOf(this.#base, this.#journal, this.#baseSeq) });
       }
     }, 400);
   }

@@ -18,7 +18,8 @@ export function sliceOf({ records }: Snapshot): MemorySlice {
 }
 
 /** A slice as a snapshot, to be kept on the device. */
-export const snapshotOf = (slice: MemorySlice, seq: number): Snapshot => ({
+export const snapshotOf = (slice: MemorySlice, journal: string, seq: number): Snapshot => ({
+  journal,
   seq,
   records: Object.fromEntries(TABLES.map((table) => [table, slice.all(table)])) as Snapshot['records'],
 });

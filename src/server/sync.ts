@@ -1,11 +1,15 @@
+import { ulid } from 'ulid';
 import type { AnyCommand } from '../core/record/commands';
-import type { JournalEntry, Snapshot } from '../core/record/snapshot';
+import type { JournalNews, Snapshot } from '../core/record/snapshot';
 import type { Id, Tables } from '../core/record/types';
 import { TABLES } from '../store/records';
 import type { App } from './app';
 
 /** Changes that a page gets with its snapshot, so that it can undo them. */
 const RECENT_CHANGES = 200;
+
+/** Names the journal of this database, so that a page notices when the server has started anew. */
+const journalId = (store: App['store']): string => store.people.setting('journal-id', ulid);
 
 /** Everything a page keeps of a site. */
 export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {
@@ -17,16 +21,12 @@ export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {
         return [table, store.records.by(table, 'site', site.id)];
       }),
     ) as unknown as Snapshot['records'];
-    return { seq: store.journal.head().seq, records };
+    return { journal: journalId(store), seq: store.journal.head().seq, records };
   })();
 }
 
 /** Commands of a site after a line of the journal, in order, and the line where the journal stands. */
-export function commandsAfter(
-  { store }: App,
-  site: Id,
-  after: number,
-): { seq: number; commands: JournalEntry[] } {
+export function commandsAfter({ store }: App, site: Id, after: number): JournalNews {
   const rows = store.db.transaction(() => ({
     lines: store.journal.after(site, after),
     head: store.journal.head(),
@@ -36,5 +36,5 @@ export function commandsAfter(
     person,
     command: JSON.parse(command) as AnyCommand,
   }));
-  return { seq: rows.head.seq, commands };
+  return { journal: journalId(store), seq: rows.head.seq, commands };
 }

@@ -3,8 +3,17 @@ import type { TableName, Tables } from './types';
 
 /** A site's records as they stand at a line of the journal. */
 export interface Snapshot {
+  /** Which journal the number is of: a server that started anew has another. */
+  journal: string;
   seq: number;
   records: { [T in TableName]: Tables[T][] };
+}
+
+/** What has been added to a journal after a line. */
+export interface JournalNews {
+  journal: string;
+  seq: number;
+  commands: JournalEntry[];
 }
 
 /** A command of the journal, as a page applies it to its copy. */

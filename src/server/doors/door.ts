@@ -1,4 +1,8 @@
 import { armourCount } from '../../core/doors/armour-count';
+import { backNut } from '../../core/doors/back-nut';
+import { barrier } from '../../core/doors/barrier';
+import { breathing } from '../../core/doors/breathing';
+import { compound } from '../../core/doors/compound';
 import { diameter } from '../../core/doors/diameter';
 import { earthPath } from '../../core/doors/earth-path';
 import { fit } from '../../core/doors/fit';
@@ -31,6 +35,10 @@ const DOORS: Record<string, Door<object>> = {
   fit: door(shapes.FitShape, fit),
   'thread-identify': door(shapes.ThreadIdentifyShape, threadIdentify),
   'thread-engagement': door(shapes.ThreadEngagementShape, threadEngagement),
+  barrier: door(shapes.BarrierShape, barrier),
+  breathing: door(shapes.BreathingShape, breathing),
+  compound: door(shapes.CompoundShape, compound),
+  'back-nut': door(shapes.BackNutShape, backNut),
   'armour-count': door(shapes.ArmourCountShape, armourCount),
   'earth-path': door(shapes.EarthPathShape, earthPath),
   severity: door(shapes.SeverityShape, severity),

@@ -1,5 +1,5 @@
 import { LEVELS } from '../../core/hazard/level';
-import { Flag, Nested, Nullable, Num, NumList, OneOf } from '../validation/decorators';
+import { Flag, Nested, NestedList, Nullable, Num, NumList, OneOf } from '../validation/decorators';
 
 /** Bounds of the doors. */
 const LENGTH = { min: 0, max: 1e6 };
@@ -72,4 +72,64 @@ export class SeverityShape {
   @Num({ min: 1, max: 4, whole: true }) consequence!: 1 | 2 | 3 | 4;
   @OneOf(['explosion', 'shock', 'record']) hazard!: 'explosion' | 'shock' | 'record';
   @OneOf(LEVELS) area_level!: (typeof LEVELS)[number];
+}
+
+export class BarrierShape {
+  @OneOf(['2013', '2007']) edition!: '2013' | '2007';
+  @Flag() certificate_demands_barrier!: boolean;
+  @Flag() mineral_insulated!: boolean;
+  @Flag() sealing_device!: boolean;
+  @Flag() class_a!: boolean;
+  @Flag() breathing_test_passed!: boolean;
+  @Flag() indirect_entry!: boolean;
+  @Num(LENGTH_M) length_m!: number;
+  @Flag() ignition_source!: boolean;
+  @OneOf(['IIA', 'IIB', 'IIC']) group!: 'IIA' | 'IIB' | 'IIC';
+  @OneOf([1, 2]) zone!: 1 | 2;
+  @Num({ above: 0 }) volume_dm3!: number;
+}
+
+class BreathingPoint {
+  @Num() t_s!: number;
+  @Num({ above: 0 }) p_kpa!: number;
+}
+
+export class BreathingShape {
+  @NestedList(() => BreathingPoint, { atLeast: 2 }) points!: BreathingPoint[];
+  @Num() temperature_drift_k!: number;
+}
+
+class PotCore {
+  @Num({ min: 1, whole: true }) count!: number;
+  @Num(POSITIVE) diameter_mm!: number;
+}
+
+export class CompoundShape {
+  @Num(POSITIVE) pot_bore_mm!: number;
+  @Num(LENGTH) pot_depth_mm!: number;
+  @NestedList(() => PotCore) cores!: PotCore[];
+  @Num({ min: 0, max: 1000 }) waste_pct!: number;
+  @Num({ above: 0 }) pack_ml!: number;
+  @Num(TEMPERATURE) temperature_c!: number;
+  @Num(TEMPERATURE) reference_temperature_c!: number;
+  @Num({ above: 0 }) q10!: number;
+  @Num({ min: 0 }) working_minutes!: number;
+  @Num({ min: 0 }) cure_hours!: number;
+  @Num(TEMPERATURE) minimum_temperature_c!: number;
+  @Flag() sheet_extrapolates!: boolean;
+}
+
+class SealRing {
+  @Num(POSITIVE) housing_bore_mm!: number;
+  @Num(POSITIVE) free_bore_mm!: number;
+  @Num(POSITIVE) free_outside_mm!: number;
+  @Num(POSITIVE) free_length_mm!: number;
+}
+
+export class BackNutShape {
+  @Nested(() => SealRing) seal!: SealRing;
+  @Num(LENGTH) start_gap_mm!: number;
+  @Num({ min: 0 }) turns_after_contact!: number;
+  @Num(POSITIVE) pitch_mm!: number;
+  @Num(POSITIVE) cable_mm!: number;
 }
