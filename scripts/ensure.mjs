@@ -7,14 +7,15 @@ import { fileURLToPath } from 'node:url';
 
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 
-const say = (text) => console.log(`• ${text}`);
+// On standard error: standard output may belong to a tool that is run next.
+const say = (text) => console.error(`• ${text}`);
 const hashOf = (file) =>
   createHash('sha256')
     .update(readFileSync(join(ROOT, file)))
     .digest('hex');
 
 function need(command, args, what) {
-  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit' });
+  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 2, 2] });
   if (status === 0) return;
   console.error(`${what} failed${error ? ` (${error.message})` : ''}. See the lines above.`);
   process.exit(1);

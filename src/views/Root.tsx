@@ -23,6 +23,7 @@ import '../ui/global.css';
 import { useKeys, type KeyBinding } from '../ui/keys';
 import { cssVariables, theme } from '../ui/theme';
 import { device, hush, startDevice, useDevice, useSaid } from './device';
+import { ErrorBoundary } from './ErrorBoundary';
 import { Head, type ViewName } from './Head';
 
 const Palette = lazy(() => import('./Palette'));
@@ -67,7 +68,9 @@ export function Root({
       </a>
       <Head view={view} state={state} onFind={() => setPalette(true)} onKeys={() => setList(true)} />
       <Refused state={state} />
-      <Content state={state}>{children}</Content>
+      <ErrorBoundary>
+        <Content state={state}>{children}</Content>
+      </ErrorBoundary>
       <Said />
       <Suspense fallback={null}>
         {palette && <Palette onClose={() => setPalette(false)} />}

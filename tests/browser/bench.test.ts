@@ -140,6 +140,16 @@ describe('the bench', () => {
     await page.waitForFunction(
       () => document.querySelectorAll('.place[aria-label="Inner sheath"] .chip:not(.next)').length <= 3,
     );
+    // To the stop before and back again: the page stays, the address follows.
+    await page.keyboard.press('ArrowUp');
+    await waitForText(page, 'h1', 'TY-3, entry C');
+    expect(page.url()).toContain('entry=mb-ty-3-c');
+    await page.keyboard.press('ArrowDown');
+    await waitForText(page, 'h1', 'TY-3, entry D');
+    await page.keyboard.press('ArrowRight');
+    await page.waitForSelector(
+      '.place[aria-label="Armour"].selected, .place[aria-label="Outer sheath"].selected',
+    );
     await page.keyboard.press('g');
     await page.waitForSelector('.grades button[aria-pressed="true"]');
     expect(await page.$eval('.grades button[aria-pressed="true"]', (b) => b.textContent)).toBe('Visual');
@@ -188,6 +198,48 @@ describe('the bench', () => {
     }
     expect((await page.$$('.chip:not(.next)')).length).toBe(chips);
     await page.close();
+  });
+});
+
+describe('several people', () => {
+  it('see each other’s readings as they come, and both stay', async () => {
+    const path = '/bench/?entry=mb-ty-3-d&site=marrowick';
+    const [a, b] = [await openPage(browser), await openPage(browser)];
+    await openAs(a.page, served, 'A. Vell', path);
+    await openAs(b.page, served, 'M. Okonjo', path);
+    await b.page.waitForSelector('.bench');
+    await clickText(a.page, '.place-head', 'Armour');
+    await a.page.focus('#main');
+    await type(a.page, '1.61');
+    await b.page.waitForSelector('.place[aria-label="Armour"] .chip[aria-label="Reading 1.61"]');
+    await clickText(b.page, '.place-head', 'Armour');
+    await b.page.focus('#main');
+    await type(b.page, '1.64');
+    await a.page.waitForSelector('.place[aria-label="Armour"] .chip[aria-label="Reading 1.64"]');
+    expect((await a.page.$$('.place[aria-label="Armour"] .chip:not(.next)')).length).toBe(2);
+    expect([...a.errors, ...b.errors]).toEqual([]);
+    await a.page.close();
+    await b.page.close();
+  });
+
+  it('a page notices that another database answers, and shows that one', async () => {
+    const first = await serveDemo();
+    const { page } = await openPage(browser);
+    await openAs(page, first, 'A. Vell', '/bench/?entry=mb-jb-204-d&site=marrowick');
+    await page.waitForSelector('.bench');
+    await clickText(page, '.place-head', 'Armour');
+    await page.focus('#main');
+    await type(page, '1.33');
+    await waitForText(page, '[role="status"]', 'Everything sent');
+    await page.waitForSelector('.chip[aria-label="Reading 1.33"]');
+    await first.stop();
+    const second = await serveDemo({ port: first.port });
+    await page.reload();
+    await clickText(page, 'button', 'A. Vell');
+    await page.waitForSelector('.bench');
+    await page.waitForFunction(() => !document.querySelector('.chip[aria-label="Reading 1.33"]'));
+    await page.close();
+    await second.stop();
   });
 });
 

@@ -53,7 +53,7 @@ export function CaliperPanel({ nominalMm }: Props) {
             }}
           />
         </label>
-        <label className="field">
+        <label className="field turn">
           <span>Turned by {angle}°</span>
           <input
             type="range"

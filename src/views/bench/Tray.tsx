@@ -38,6 +38,9 @@ export function Tray(props: Props) {
           <output className="figures" aria-label="Live value">
             {liveWords(instrument, line)}
           </output>
+          <small className="quiet">{instrument ? uncertaintyWords(instrument) : 'none on file'}</small>
+        </div>
+        <div>
           <select
             aria-label="Instrument"
             value={instrument?.id ?? ''}
@@ -49,10 +52,10 @@ export function Tray(props: Props) {
               </option>
             ))}
           </select>
+          <small className={line?.fault ? 'tone-failed' : 'quiet'}>
+            {instrument && calibrationWords(instrument, line)}
+          </small>
         </div>
-        <small className="quiet">
-          {instrument ? instrumentWords(instrument, line) : 'No instrument on file measures this.'}
-        </small>
       </div>
       {instrument?.simulated && (
         <button type="button" className="secondary slim" onClick={props.onPanel}>
@@ -103,10 +106,8 @@ function liveWords(instrument: Instrument | null, line: CaliperLine | null): str
   return line?.fault ? 'refuses' : '– – mm';
 }
 
-function instrumentWords(instrument: Instrument, line: CaliperLine | null): string {
-  const unit = instrument.unit === 'ohm' ? 'Ω' : 'mm';
-  const limits = `± ${figure(instrument.expandedUncertainty, 3)} ${unit}`;
-  if (line?.fault === 'past-calibration')
-    return `past its calibration date ${day(instrument.calibratedUntil)}, does not send`;
-  return `${limits}, calibrated to ${day(instrument.calibratedUntil)}`;
-}
+const uncertaintyWords = ({ unit, expandedUncertainty }: Instrument): string =>
+  `± ${figure(expandedUncertainty, 3)} ${unit === 'ohm' ? 'Ω' : 'mm'}`;
+
+const calibrationWords = ({ calibratedUntil }: Instrument, line: CaliperLine | null): string =>
+  line?.fault === 'past-calibration' ? `past ${day(calibratedUntil)}` : `to ${day(calibratedUntil)}`;

@@ -28,7 +28,10 @@ export function WalkList({
   const stops = useMemo(() => stopsOf(slice, round), [settled, round.id]); // eslint-disable-line react-hooks/exhaustive-deps
   const at = stops.findIndex(({ id }) => id === current);
   const ref = useRef<HTMLLIElement>(null);
-  useEffect(() => ref.current?.scrollIntoView({ block: 'nearest' }), [current]);
+  useEffect(() => {
+    // Newer browsers answer with a promise, which is no clean-up for an effect.
+    void ref.current?.scrollIntoView({ block: 'nearest' });
+  }, [current]);
   return (
     <nav className="walk" aria-label="Walk">
       <h2>
