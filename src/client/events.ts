@@ -9,8 +9,19 @@ export interface EventHandlers {
   open: (open: boolean) => void;
 }
 
-/** Opens the one multiplexed stream of the page; gives a function that closes it. */
-export function openEvents(handlers: EventHandlers): () => void {
+/**
+ * Opens the one multiplexed stream of the page. A page that is left closes its stream, since a browser may keep the
+ * page, and six kept streams would block every other request to the server; it opens again when the page comes back.
+ */
+export function openEvents(handlers: EventHandlers): void {
+  let source = open(handlers);
+  window.addEventListener('pagehide', () => source.close());
+  window.addEventListener('pageshow', (event) => {
+    if (event.persisted) source = open(handlers);
+  });
+}
+
+function open(handlers: EventHandlers): EventSource {
   const source = new EventSource('/api/events/');
   source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as CaliperLine));
   source.addEventListener('journal', (e) =>
@@ -18,5 +29,5 @@ export function openEvents(handlers: EventHandlers): () => void {
   );
   source.onopen = () => handlers.open(true);
   source.onerror = () => handlers.open(false);
-  return () => source.close();
+  return source;
 }

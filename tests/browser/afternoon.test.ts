@@ -1,0 +1,102 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, ElementHandle } from 'puppeteer-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
+
+let served: Served;
+let browser: Browser;
+let closeBrowser: () => Promise<void>;
+beforeAll(async () => {
+  served = await serveDemo();
+  ({ browser, close: closeBrowser } = await openBrowser());
+});
+afterAll(async () => {
+  await closeBrowser();
+  await served.stop();
+});
+
+/** One long sitting over many pages, as the responsible person spends it. */
+it('seals, assigns, proves, imports, and starts a new round, from page to page', async () => {
+  const { page, errors } = await openPage(browser);
+  page.on('dialog', (dialog) => void dialog.accept());
+  await openAs(page, served, 'R. Tarn', '/bench/?entry=mb-jb-201-a&site=marrowick');
+  await page.waitForSelector('.bench');
+
+  await page.focus('#main');
+  await page.keyboard.press('s');
+  await waitForText(page, '.side-foot button', 'Sealed');
+  await page.waitForSelector('.typing input:disabled');
+
+  await clickText(page, '.walk a', 'JB-203, entry B');
+  await waitForText(page, 'h1', 'JB-203, entry B');
+  await clickText(page, '.judgement a', 'Defect level');
+  const owner = await page.waitForSelector('.detail input[list]');
+  await owner!.type('R. Tarn');
+  await clickText(page, '.detail button', 'Assign');
+  await waitForText(page, '.line', 'Assigned');
+  await clickText(page, '.detail button', 'Mark as done');
+  await waitForText(page, '.line', 'Done, not proven');
+  await clickText(page, '.detail button', 'Proven');
+  await waitForText(page, '.toast', 're-inspection');
+  await (await page.$('.detail select'))!.select('2');
+  await clickText(page, '.detail button', 'Keep changes');
+  await waitForText(page, '.toast', 'Say why');
+  const reason = (await page.$$('.detail label.field input')).pop()!;
+  await reason.type('isolated at the breaker');
+  await clickText(page, '.detail button', 'Keep changes');
+  await waitForText(page, '.toast', 'The defect is changed');
+  await clickText(page, '.toast button', 'Undo');
+  await waitForText(page, '.toast', 'Undone');
+
+  // A defect of the earlier round whose check conforms in the newer one.
+  await page.goto(`${served.address}/defects/?site=marrowick`);
+  await page.waitForSelector('.ledger');
+  await clickText(page, '.line', 'JB-201, entry A');
+  await clickText(page, '.detail button', 'Proven');
+  await page.select('[aria-label="State"]', 'proven');
+  await waitForText(page, '.line', 'Proven');
+
+  const site = (await (await fetch(`${served.address}/api/sites/marrowick/export/site.json`)).json()) as {
+    certificate: Record<string, unknown>[];
+  };
+  const { id: _id, site: _site, ...certificate } = site.certificate[0]!;
+  const file = join(mkdtempSync(join(tmpdir(), 'yendral-cert-')), 'certificate.json');
+  writeFileSync(
+    file,
+    JSON.stringify({
+      format: 'yendral-certificate-1',
+      certificate: { ...certificate, number: 'FRN 26.0002' },
+    }),
+  );
+  await page.goto(`${served.address}/dossier/?site=marrowick&table=files`);
+  await page.waitForSelector('.import select');
+  await page.select('.import select', 'certificate');
+  const input = (await page.$('.import input[type="file"]')) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(file);
+  await waitForText(page, '.preview', 'FRN 26.0002');
+  await clickText(page, 'button', 'Take them in');
+  await waitForText(page, '.toast', 'taken in');
+
+  await clickText(page, '.dossier nav button', 'Rounds');
+  await clickText(page, 'button', 'New round');
+  await (await page.$('.record-form input'))!.type('Round 15');
+  await clickText(page, 'button', 'All');
+  await clickText(page, '.record-form button', 'Save');
+  await waitForText(page, '.records', 'Round 15');
+  await waitForText(page, '[role="status"]', 'Everything sent');
+
+  // Many pages later the server still answers: a page that was left holds no stream open.
+  for (const path of ['/site/?site=oxgate', '/defects/?site=marrowick', '/site/?site=marrowick']) {
+    await page.goto(served.address + path);
+    await page.waitForSelector('#main');
+  }
+  await page.goto(`${served.address}/bench/?entry=mb-jb-201-a&site=marrowick`);
+  await waitForText(page, '.judgement', 'nothing has been measured');
+  await page.goto(`${served.address}/dossier/?site=marrowick&table=round&record=mb-round-14`);
+  await waitForText(page, '.record-history', 'round.add');
+  expect(await page.$('.notice')).toBeNull();
+  expect(errors).toEqual([]);
+  await page.close();
+});
