@@ -34,25 +34,29 @@ export function parseLength(text: string): TypedLength | { fault: LengthFault } 
   const unit = UNIT.exec(typed)?.[1]?.toLowerCase();
   const body = typed.replace(UNIT, '').trim();
   if (body.startsWith('-') || body.startsWith('−')) return { fault: 'negative' };
-  const number = readNumber(body);
-  if (number === null) return { fault: 'not-a-length' };
-  if (!Number.isFinite(number)) return { fault: 'zero-divisor' };
+  const ratio = readRatio(body);
+  if (ratio === null) return { fault: 'not-a-length' };
+  const [over, under] = ratio;
+  if (under === 0) return { fault: 'zero-divisor' };
   if (body.includes('/') && unit === undefined) return { fault: 'not-a-length' };
-  const mm = number * millimetresPer(unit);
+  // In whole numbers as long as possible: 7/16 in is 11.1125 mm to the last digit.
+  const [many, tenths] = millimetresPer(unit);
+  const mm = (over * many) / (under * tenths);
   if (mm > MAX_LENGTH_MM) return { fault: 'too-long' };
   return { mm, typed };
 }
 
-function readNumber(body: string): number | null {
-  if (NUMBER.test(body)) return Number(body.replace(',', '.'));
+/** A number as a ratio; a plain one is over 1. */
+function readRatio(body: string): [over: number, under: number] | null {
+  if (NUMBER.test(body)) return [Number(body.replace(',', '.')), 1];
   const mixed = MIXED.exec(body);
-  if (mixed) return Number(mixed[1]) + Number(mixed[2]) / Number(mixed[3]);
+  if (mixed) return [Number(mixed[1]) * Number(mixed[3]) + Number(mixed[2]), Number(mixed[3])];
   const fraction = FRACTION.exec(body);
-  if (fraction) return Number(fraction[1]) / Number(fraction[2]);
-  return null;
+  return fraction ? [Number(fraction[1]), Number(fraction[2])] : null;
 }
 
-function millimetresPer(unit: string | undefined): number {
-  if (unit === undefined || unit.startsWith('mm') || unit.startsWith('milli')) return 1;
-  return unit === 'cm' ? 10 : MM_PER_INCH;
+/** Millimetres in a unit, as a ratio of whole numbers. */
+function millimetresPer(unit: string | undefined): [many: number, tenths: number] {
+  if (unit === undefined || unit.startsWith('mm') || unit.startsWith('milli')) return [1, 1];
+  return unit === 'cm' ? [10, 1] : [254, 10];
 }

@@ -1,0 +1,207 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ulid } from 'ulid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { recordsWith } from '../core/rulebook/sound-entry.test.data';
+import { closeApp, openApp, type App } from './app';
+import { clockFrom } from './clock';
+import { acceptCommands } from './commands/accept';
+import { EventHub } from './events';
+import { EXPORTS, exportOf } from './files/export';
+import { previewImport } from './files/import';
+import { schemaFaults } from './files/schema';
+import { exportSite, readSiteFile } from './files/site-file';
+import { personOf, signIn } from './http/session';
+import { handleInstrument } from './instruments/handle';
+import { commandsAfter, snapshotOf } from './sync';
+
+let app: App;
+const slice = recordsWith();
+const site = () => app.store.records.get('site', 's')!;
+const give = (kind: string, payload: object) =>
+  acceptCommands(app, [{ id: ulid(), kind, site: 's', at: '2026-03-04T10:00:00Z', payload }], 'A. Vell')[0]!;
+
+beforeAll(() => {
+  app = openApp(
+    mkdtempSync(join(tmpdir(), 'yendral-server-')),
+    'src/store/migrations',
+    clockFrom('2026-03-04T10:00:00Z'),
+  );
+  const { lastSeal: _l, site: _s, ...own } = slice.get('site', 's')!;
+  expect(give('site.add', own)).toMatchObject({ status: 'applied' });
+  for (const [table, id] of [
+    ['area', 'a'],
+    ['certificate', 'q'],
+    ['instrument', 'c'],
+    ['instrument', 'o'],
+    ['cable', 'k'],
+    ['enclosure', 'b'],
+    ['entry', 'e'],
+    ['round', 'r'],
+  ] as const) {
+    const { site: _site, ...record } = slice.get(table, id)!;
+    expect(give(`${table}.add`, record), table).toMatchObject({ status: 'applied' });
+  }
+});
+afterAll(() => closeApp(app));
+
+describe('the clock', () => {
+  it('starts where it is told and runs on', () => {
+    const clock = clockFrom('2026-03-04T10:00:00Z');
+    expect(Math.abs(clock().getTime() - Date.parse('2026-03-04T10:00:00Z'))).toBeLessThan(1000);
+    expect(() => clockFrom('soon')).toThrow('is no time');
+  });
+});
+
+describe('sessions', () => {
+  it('know a person by a signed cookie, and nobody by a forged one', () => {
+    const { person, cookie } = signIn(app, '  A. Vell ');
+    expect(person.name).toBe('A. Vell');
+    const value = cookie.split(';')[0]!;
+    expect(personOf(app, value)).toEqual(person);
+    expect(personOf(app, `other=1; ${value}`)).toEqual(person);
+    expect(personOf(app, `${value}0`)).toBeNull();
+    expect(personOf(app, value.replace(/\.[0-9a-f]/, '.x'))).toBeNull();
+    expect(personOf(app, undefined)).toBeNull();
+    expect(signIn(app, 'a. vell').person.id).toBe(person.id);
+    expect(cookie).toContain('HttpOnly; SameSite=Strict');
+  });
+  it.each([7, '', 'x', 'x'.repeat(61), null])('refuse %j as a name', (name) =>
+    expect(() => signIn(app, name)).toThrow('Type a name'),
+  );
+});
+
+describe('the event hub', () => {
+  it('sends to every open stream, forgets the ones that are gone, and ends the rest', async () => {
+    const hub = new EventHub();
+    const [a, b] = [hub.open().getReader(), hub.open().getReader()];
+    const text = async (reader: typeof a) => new TextDecoder().decode((await reader.read()).value);
+    expect(await text(a)).toBe('retry: 1000\n\n');
+    await text(b);
+    hub.send('journal', { site: 's', seq: 1 });
+    expect(await text(a)).toBe('event: journal\ndata: {"site":"s","seq":1}\n\n');
+    await b.cancel();
+    expect(hub.size).toBe(1);
+    hub.end();
+    expect((await a.read()).done).toBe(true);
+    expect(hub.size).toBe(0);
+  });
+  it('a reader that does not keep up loses events, not memory', () => {
+    const hub = new EventHub();
+    hub.open();
+    for (let i = 0; i < 5000; i++) hub.send('instrument', { i });
+    expect(hub.size).toBe(1);
+  });
+});
+
+describe('a page’s copy', () => {
+  it('is a snapshot, then the commands after it', () => {
+    const { seq, journal, records } = snapshotOf(app, site());
+    expect(records.entry.map(({ id }) => id)).toEqual(['e']);
+    expect(commandsAfter(app, 's', seq)).toEqual({ journal, seq, commands: [] });
+    give('cable.edit', { id: 'k', set: { from: 'MCC' } });
+    const news = commandsAfter(app, 's', seq);
+    expect(news.commands.map(({ command, person }) => [command.kind, person])).toEqual([
+      ['cable.edit', 'A. Vell'],
+    ]);
+    expect(commandsAfter(app, 'other', 0).commands).toEqual([]);
+  });
+});
+
+describe('site files', () => {
+  it('hold to the published schema, and come back as they were', () => {
+    const file = exportSite(app, site());
+    expect(schemaFaults('site', file)).toEqual([]);
+    const read = readSiteFile(JSON.stringify(file));
+    if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+    expect(read.slice.get('cable', 'k')).toEqual(file.cable[0]);
+    expect(file.cable[0]).not.toHaveProperty('rev');
+  });
+  it.each(EXPORTS)('%s can be written for an empty ledger', (name) => {
+    const { text, type } = exportOf(app, site(), name);
+    expect(text.length).toBeGreaterThan(10);
+    expect(type).toContain(name.endsWith('csv') ? 'text/csv' : 'application/json');
+  });
+});
+
+describe('a cable schedule', () => {
+  const HEAD = 'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c';
+  const preview = (...rows: string[]) => previewImport(app, site(), 'cables', [HEAD, ...rows].join('\n'));
+  it('says what is new, what changes and what is on file', () => {
+    const same = 'P-1,40,4,4,4.1,15.2,wire,1.25,1.5,20.7,90';
+    const { rows, items, faults } = preview(
+      'N-1,20,3,1.5,"2,9",10.9,wire,0.9,1.4,15.5,90',
+      same.replace('20.7', '21.0'),
+    );
+    expect(faults).toEqual([]);
+    expect(rows.map(({ what, action }) => [what, action])).toEqual([
+      ['N-1', 'add'],
+      ['P-1', 'change'],
+    ]);
+    expect(rows[1]!.fields).toContain('outerMm');
+    expect(items).toHaveLength(2);
+  });
+  it('keeps lengths as they were typed', () => {
+    const { items } = preview('N-2,20,3,1.5,2.9,7/16 in,wire,0.9,1.4,"15,5",90');
+    expect(items[0]!.record).toMatchObject({
+      innerMm: 11.1125,
+      outerMm: 15.5,
+      typed: { innerMm: '7/16 in', outerMm: '15,5' },
+    });
+  });
+  it('an unarmoured cable is a claim that somebody still has to confirm', () => {
+    const { items } = preview('N-3,20,3,1.5,2.9,10.9,none,,1.4,13.7,90');
+    expect(items[0]!.record).toMatchObject({ armour: null, unarmoured: null });
+  });
+  it.each([
+    ['N-1,20,3,1.5,2.9,,wire,0.9,1.4,15.5,90', 'inner'],
+    ['N-1,20,3,1.5,2.9,-3,wire,0.9,1.4,15.5,90', 'inner'],
+    ['N-1,20,3,1.5,2.9,10.9,wire,0.9,1.4,0,90', 'outerMm'],
+    ['N-1,20,x,1.5,2.9,10.9,wire,0.9,1.4,15.5,90', 'cores'],
+    ['N-1,20,3.5,1.5,2.9,10.9,wire,0.9,1.4,15.5,90', 'cores.0.count'],
+    ['N-1,20,3,1.5,2.9,10.9,chain,0.9,1.4,15.5,90', 'armour'],
+    ['N-1,20,3,1.5,2.9,10.9,wire,,1.4,15.5,90', 'armour_size'],
+    [',20,3,1.5,2.9,10.9,wire,0.9,1.4,15.5,90', 'tag'],
+    ['N-1,20,3', '(row)'],
+  ])('row %s is refused by %s', (row, field) => {
+    const { faults, items } = preview(row);
+    expect(faults.map((fault) => fault.field)).toContain(field);
+    expect(faults.every((fault) => fault.row === 1)).toBe(true);
+    expect(items).toEqual([]);
+  });
+});
+
+describe('a certificate file', () => {
+  const file = (change: object = {}) => {
+    const { id: _id, site: _site, ...certificate } = slice.get('certificate', 'q')!;
+    return JSON.stringify({ format: 'yendral-certificate-1', certificate: { ...certificate, ...change } });
+  };
+  const preview = (text: string) => previewImport(app, site(), 'certificate', text);
+  it('is matched by its number', () => {
+    expect(preview(file()).rows).toMatchObject([{ action: 'same' }]);
+    expect(preview(file({ title: 'Other' })).rows).toMatchObject([{ action: 'change', fields: ['title'] }]);
+    expect(preview(file({ number: 'FRN 26.9' })).rows).toMatchObject([{ action: 'add' }]);
+  });
+  it.each([
+    ['{', '(file)'],
+    ['[]', '(file)'],
+    [file({ levels: ['Gx'] }), 'certificate.levels.0'],
+    [file({ surplus: 1 }), 'certificate.surplus'],
+    [file({ serviceC: [95, -40] }), 'certificate.serviceC'],
+  ])('%# is refused by its field', (text, field) => {
+    const { faults, items } = preview(text);
+    expect(faults[0]!.field).toBe(field);
+    expect(items).toEqual([]);
+  });
+});
+
+describe('instruments', () => {
+  it('move only when they are simulated, and only as they can', () => {
+    expect(() => handleInstrument(app, 'none', {})).toThrow('no instrument');
+    expect(() => handleInstrument(app, 'o', { jaws: 'close' })).toThrow('does not send by itself');
+    expect(() => handleInstrument(app, 'c', { jaws: 'bite' })).toThrow('must be one of');
+    expect(() => handleInstrument(app, 'c', { workpiece: { minorMm: 0, majorMm: 1 } })).toThrow('above 0');
+    handleInstrument(app, 'c', { jaws: 'close', workpiece: { minorMm: 20, majorMm: 20.1 } });
+  });
+});

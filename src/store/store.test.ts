@@ -1,0 +1,138 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { AnyCommand } from '../core/record/commands';
+import { recordsWith } from '../core/rulebook/sound-entry.test.data';
+import { openDatabase } from './open';
+import { TABLES } from './records';
+import { Store } from './store';
+
+const MIGRATIONS = 'src/store/migrations';
+let folder: string;
+let store: Store;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'yendral-store-'));
+  store = new Store(join(folder, 'yendral.db'), MIGRATIONS);
+  const slice = recordsWith();
+  store.transaction(() =>
+    store.records.write(
+      TABLES.flatMap((table) => slice.all(table).map((after) => ({ table, id: after.id, after }))),
+    ),
+  );
+});
+afterEach(() => store.close());
+
+const strike = (id: string, reading: string): AnyCommand => ({
+  id,
+  kind: 'reading.strike',
+  site: 's',
+  at: '2026-03-04T10:00:00.000Z',
+  payload: { id: reading, reason: 'misreading' },
+});
+const commit = (command: AnyCommand) =>
+  store.transaction(() => store.commit(command, 'A. Vell', command.at, 'hash'));
+const firstReading = () => store.records.by('reading', 'entry', 'e')[0]!;
+
+describe('the database', () => {
+  it('keeps what is acknowledged: WAL, full sync, foreign keys', () => {
+    expect(store.db.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(store.db.pragma('synchronous', { simple: true })).toBe(2);
+    expect(store.db.pragma('foreign_keys', { simple: true })).toBe(1);
+  });
+  it('refuses a record that points at nothing, and keeps nothing of its transaction', () => {
+    const cable = store.records.get('cable', 'k')!;
+    const entry = store.records.get('entry', 'e')!;
+    expect(() =>
+      store.transaction(() =>
+        store.records.write([
+          { table: 'cable', id: 'k2', after: { ...cable, id: 'k2' } },
+          { table: 'entry', id: 'e2', after: { ...entry, id: 'e2', enclosure: 'nowhere' } },
+        ]),
+      ),
+    ).toThrow(/FOREIGN KEY/);
+    expect(store.records.get('cable', 'k2')).toBeNull();
+  });
+  it('runs each migration once, in order, and none twice', () => {
+    const migrations = mkdtempSync(join(tmpdir(), 'yendral-migrations-'));
+    writeFileSync(join(migrations, '0001-a.sql'), 'CREATE TABLE a (n INTEGER);');
+    writeFileSync(join(migrations, 'notes.txt'), 'not a migration');
+    const file = join(folder, 'other.db');
+    openDatabase(file, migrations).close();
+    writeFileSync(join(migrations, '0002-b.sql'), 'INSERT INTO a VALUES (1);');
+    openDatabase(file, migrations).close();
+    const db = openDatabase(file, migrations);
+    expect(db.prepare('SELECT count(*) AS n FROM a').get()).toEqual({ n: 1 });
+    expect(db.pragma('user_version', { simple: true })).toBe(2);
+    db.close();
+  });
+  it('takes back a migration that fails half-way', () => {
+    const migrations = mkdtempSync(join(tmpdir(), 'yendral-migrations-'));
+    writeFileSync(join(migrations, '0001-a.sql'), 'CREATE TABLE a (n INTEGER); CREATE TABLE a (n INTEGER);');
+    const file = join(folder, 'broken.db');
+    expect(() => openDatabase(file, migrations)).toThrow();
+    writeFileSync(join(migrations, '0001-a.sql'), 'CREATE TABLE a (n INTEGER);');
+    const db = openDatabase(file, migrations);
+    expect(db.pragma('user_version', { simple: true })).toBe(1);
+    db.close();
+  });
+  it('backs itself up while it is in use', async () => {
+    commit(strike('c1', firstReading().id));
+    await store.backup(join(folder, 'backup.db'));
+    const copy = new Store(join(folder, 'backup.db'), MIGRATIONS);
+    expect(copy.journal.head()).toEqual(store.journal.head());
+    copy.close();
+  });
+});
+
+describe('the journal', () => {
+  it('links each line to the one before', () => {
+    const [a, b] = store.records.by('reading', 'entry', 'e');
+    const first = commit(strike('c1', a!.id));
+    const second = commit(strike('c2', b!.id));
+    expect([first.seq, second.seq]).toEqual([1, 2]);
+    const lines = [...store.journal.lines()];
+    expect(lines[0]!.prev).toBe('0'.repeat(64));
+    expect(lines[1]!.prev).toBe(first.hash);
+    expect(store.journal.head()).toEqual(second);
+    expect(store.journal.firstBroken()).toBeNull();
+    expect(store.journal.after('s', 1).map(({ id }) => id)).toEqual(['c2']);
+    expect(store.journal.after('other', 0)).toEqual([]);
+  });
+  it('shows a line that was changed, taken out or put in another order', () => {
+    const readings = store.records.by('reading', 'entry', 'e');
+    readings.slice(0, 3).forEach(({ id }, i) => commit(strike(`c${i}`, id)));
+    const broken = (sql: string) => {
+      store.db.exec('SAVEPOINT tamper');
+      store.db.exec(sql);
+      const at = store.journal.firstBroken();
+      store.db.exec('ROLLBACK TO tamper; RELEASE tamper');
+      return at;
+    };
+    expect(broken("UPDATE journal SET person = 'Mallory' WHERE seq = 2")).toBe(2);
+    expect(broken('DELETE FROM journal WHERE seq = 2')).toBe(2);
+    expect(broken('UPDATE journal SET seq = 9 WHERE seq = 3')).toBe(3);
+    expect(store.journal.firstBroken()).toBeNull();
+  });
+});
+
+describe('a command', () => {
+  it('changes records, statuses and journal together, or nothing', () => {
+    const { id } = firstReading();
+    commit(strike('c1', id));
+    expect(store.records.get('reading', id)!.struck).toMatchObject({ by: 'A. Vell' });
+    expect(store.statuses.ofSite('s')).toHaveLength(1);
+    expect(() => commit(strike('c2', id))).toThrow('struck out already');
+    expect(store.journal.head().seq).toBe(1);
+    expect(store.records.get('change', 'c2')).toBeNull();
+  });
+  it('is found again in the history of what it touched', () => {
+    const { id } = firstReading();
+    commit(strike('c1', id));
+    expect(store.records.changesOf(id, 10).map((change) => change.id)).toEqual(['c1']);
+    expect(store.records.recentChanges('s', 10).map((change) => change.id)).toEqual(['c1']);
+  });
+  it('a table is looked up by its own columns only', () => {
+    expect(() => store.records.by('cable', 'tag', 'P-1')).toThrow('cannot be looked up');
+  });
+});

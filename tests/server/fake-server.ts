@@ -1,0 +1,113 @@
+import { ulid } from 'ulid';
+import { recordsWith } from '../../src/core/rulebook/sound-entry.test.data';
+import { closeApp, openApp, type App } from '../../src/server/app';
+import { clockFrom } from '../../src/server/clock';
+import { acceptCommands } from '../../src/server/commands/accept';
+import { commandsAfter, snapshotOf } from '../../src/server/sync';
+
+/** The server's use cases behind a `fetch` that can lose its connection. */
+export interface FakeServer {
+  fetch: typeof fetch;
+  /** The server cannot be reached. */
+  away: boolean;
+  /** Commands arrive, their answers do not. */
+  loseAnswers: boolean;
+  refusePhotos: boolean;
+  photos: string[];
+  person: { id: string; name: string } | null;
+  app: App;
+  /** Somebody else gives a command. */
+  other: (kind: string, payload: object) => void;
+  /** The same records in another database. */
+  startAnew: (folder: string) => void;
+  close: () => void;
+}
+
+const now = () => new Date().toISOString();
+
+function seeded(folder: string): App {
+  const app = openApp(folder, 'src/store/migrations', clockFrom(undefined));
+  const slice = recordsWith({ truth: { 'outer-sheath': [] } });
+  const give = (kind: string, payload: object) =>
+    acceptCommands(app, [{ id: ulid(), kind, site: 's', at: now(), payload }], 'R. Tarn');
+  const { lastSeal: _l, site: _s, ...own } = slice.get('site', 's')!;
+  give('site.add', own);
+  const records = [
+    ['area', 'a'],
+    ['certificate', 'q'],
+    ['instrument', 'c'],
+    ['cable', 'k'],
+    ['enclosure', 'b'],
+    ['entry', 'e'],
+    ['round', 'r'],
+  ] as const;
+  for (const [table, id] of records) {
+    const { site: _site, ...record } = slice.get(table, id)!;
+    give(`${table}.add`, record);
+  }
+  return app;
+}
+
+/** A server with one site and a signed-in person. */
+export function demoApp(folder: string): FakeServer {
+  const server: FakeServer = {
+    app: seeded(folder),
+    away: false,
+    loseAnswers: false,
+    refusePhotos: false,
+    photos: [],
+    person: { id: 'p1', name: 'A. Vell' },
+    other: (kind, payload) =>
+      void acceptCommands(server.app, [{ id: ulid(), kind, site: 's', at: now(), payload }], 'M. Okonjo'),
+    startAnew: (other) => {
+      closeApp(server.app);
+      server.app = seeded(other);
+    },
+    close: () => closeApp(server.app),
+    fetch: async (input, init) => {
+      if (server.away) throw new TypeError('Failed to fetch');
+      const answer = route(server, new URL(String(input), 'http://x'), init ?? {});
+      if (server.loseAnswers) throw new TypeError('Failed to fetch');
+      return answer;
+    },
+  };
+  return server;
+}
+
+const json = (value: unknown, status = 200) => new Response(JSON.stringify(value), { status });
+
+function route(server: FakeServer, { pathname, searchParams }: URL, init: RequestInit): Response {
+  const { app } = server;
+  const body = () => JSON.parse(String(init.body)) as { commands: unknown[]; name: string };
+  if (pathname === '/api/session/' && init.method === 'POST') {
+    server.person = { id: 'p2', name: body().name };
+    return json({ person: server.person });
+  }
+  if (pathname === '/api/session/')
+    return json({ person: server.person, people: [], now: now(), testClock: false });
+  if (pathname === '/api/sites/')
+    return json(app.store.records.all('site').map(({ id, name }) => ({ id, name })));
+  if (pathname === '/api/commands/') {
+    const answers = acceptCommands(app, body().commands, server.person!.name);
+    return json({ answers }, answers.every(({ status }) => status === 'refused') ? 422 : 200);
+  }
+  if (pathname.startsWith('/api/photos/')) return takePhoto(server, pathname.split('/')[3]!);
+  const [, , , id, commands] = pathname.split('/');
+  const site = app.store.records.get('site', id!)!;
+  if (commands === 'commands') return json(commandsAfter(app, site.id, Number(searchParams.get('after'))));
+  return json(snapshotOf(app, site));
+}
+
+function takePhoto(server: FakeServer, id: string): Response {
+  if (server.refusePhotos)
+    return json({ error: { code: 'not-an-image', message: 'No picture.', field: 'photo' } }, 415);
+  server.photos.push(id);
+  server.app.store.photos.add({ id, type: 'image/png', bytes: 1, width: 1, height: 1, sha256: 'x' }, 'x');
+  return json({ id });
+}
+
+/** Values of the readings that the server holds, in the order in which it took them. */
+export const acceptedBy = ({ app }: FakeServer): number[] =>
+  commandsAfter(app, 's', 0).commands.flatMap(({ command }) =>
+    command.kind === 'reading.take' ? [command.payload.value] : [],
+  );
