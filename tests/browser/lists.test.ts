@@ -1,0 +1,149 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
+
+let served: Served;
+let browser: Browser;
+let closeBrowser: () => Promise<void>;
+beforeAll(async () => {
+  served = await serveDemo();
+  ({ browser, close: closeBrowser } = await openBrowser());
+});
+afterAll(async () => {
+  await closeBrowser();
+  await served.stop();
+});
+
+const count = async (page: Page, selector: string) => (await page.$$(selector)).length;
+const texts = (page: Page, selector: string) =>
+  page.$$eval(selector, (all) => all.map((e) => e.textContent ?? ''));
+
+describe('the site view', () => {
+  it('is searched, filtered by area and by state, on the plan and in the list alike', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/site/?site=marrowick');
+    await page.waitForSelector('.stops li a');
+    const all = await count(page, '.stops li a');
+    expect(await count(page, '.plan a')).toBe(all);
+
+    await page.type('[aria-label="Search entries"]', 'reversible jb-20');
+    await page.waitForFunction((n) => document.querySelectorAll('.stops li a').length < n, {}, all);
+    for (const text of await texts(page, '.stops li a')) expect(text).toMatch(/JB-20.*reversible/);
+    expect(await count(page, '.plan a')).toBe(await count(page, '.stops li a'));
+
+    await page.$eval('[aria-label="Search entries"]', (e) => ((e as HTMLInputElement).value = ''));
+    await page.click('[aria-label="Search entries"]', { count: 3 });
+    await page.keyboard.press('Backspace');
+    await page.type('[aria-label="Search entries"]', ' ');
+    await page.select('[aria-label="Area"]', 'mb-mill');
+    await clickText(page, '.summary button', 'Sound');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('.stops li a')].every((e) => e.textContent!.includes('PM-')),
+    );
+    for (const text of await texts(page, '.stops li a')) expect(text).toContain('sound, detailed');
+    await page.type('[aria-label="Search entries"]', 'nowhere');
+    await waitForText(page, '.stops', 'No entry matches');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('the ledger', () => {
+  it('stands by due date, and is filtered by state, level, owner and text', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/defects/?site=marrowick');
+    await page.waitForSelector('.ledger');
+    const dues = await texts(page, '.line b.figures');
+    expect(dues.length).toBeGreaterThan(15);
+    expect(dues).toEqual([...dues].sort());
+
+    await page.select('[aria-label="Level"]', '4');
+    for (const level of await texts(page, '.line .level')) expect(level).toBe('4');
+    await page.select('[aria-label="Level"]', 'all');
+    await page.select('[aria-label="Owner"]', 'R. Tarn');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('.line')].every((e) => e.textContent!.includes('R. Tarn')),
+    );
+    await page.select('[aria-label="Owner"]', 'all');
+    await page.select('[aria-label="State"]', 'done');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('.line')].every((e) => e.textContent!.includes('Done, not proven')),
+    );
+    await page.select('[aria-label="State"]', 'all');
+    await page.type('[aria-label="Search defects"]', 'threads engaged');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('.line')].every((e) => e.textContent!.includes('threads engaged')),
+    );
+    await page.type('[aria-label="Search defects"]', ' nothing like it');
+    await waitForText(page, '.empty', 'Nothing matches');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('the bench at tablet size', () => {
+  it('takes a reading with the number pad, and strikes it out and back', async () => {
+    const { page, errors } = await openPage(browser);
+    await page.setViewport({ width: 834, height: 1112 });
+    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-ty-3-d&site=marrowick');
+    await page.waitForSelector('.pad');
+    await clickText(page, '.place-head', 'Outer sheath');
+    const key = (name: string) => page.click(`.pad [aria-label="${name}"]`);
+    for (const name of ['2', '7', 'Decimal point', '8', '8', 'Delete the last figure', '5']) await key(name);
+    expect(await page.$eval('.typing input', (e) => (e as HTMLInputElement).value)).toBe('27.85');
+    await clickText(page, '.pad button', 'Enter');
+    const chip = '.place[aria-label="Outer sheath"] .chip[aria-label="Reading 27.85"]';
+    await page.waitForSelector(chip);
+    await page.click(chip);
+    await waitForText(page, '.chip-menu', 'Typed “27.85” by A. Vell');
+    await clickText(page, '.chip-menu button', 'Strike out');
+    await page.waitForFunction((s) => !document.querySelector(s), {}, chip);
+    await clickText(page, '.toast button', 'Undo');
+    await page.waitForSelector(chip);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('every target that a glove has to hit is at least 48 px high', async () => {
+    const { page } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-c&site=marrowick');
+    for (const [width, height] of [
+      [1280, 800],
+      [834, 1112],
+    ] as const) {
+      await page.setViewport({ width, height });
+      await page.waitForSelector('.bench');
+      const small = await page.$$eval('.bench button, .bench a, .bench select, .bench input', (all) =>
+        all
+          .map((e) => ({
+            height: e.getBoundingClientRect().height,
+            what: e.textContent || e.getAttribute('aria-label'),
+          }))
+          .filter(({ height: h }) => h > 0 && h < 47.5)
+          .map(({ what, height: h }) => `${what}: ${h}`),
+      );
+      expect(small).toEqual([]);
+    }
+    await page.close();
+  });
+
+  it('the drawing is saved as an SVG file to scale', async () => {
+    const { page } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-c&site=marrowick');
+    await page.waitForSelector('.save-drawing');
+    const svg = await page.evaluate(
+      () =>
+        new Promise<string>((resolve) => {
+          const make = URL.createObjectURL.bind(URL);
+          URL.createObjectURL = (file: Blob) => {
+            void file.text().then(resolve);
+            return make(file);
+          };
+          document.querySelector<HTMLButtonElement>('.save-drawing')!.click();
+        }),
+    );
+    expect(svg).toMatch(/^<\?xml[\s\S]*<svg [^>]*width="[\d.]+mm"/);
+    expect(svg).toContain('wall 12.0 mm');
+    await page.close();
+  });
+});
