@@ -184,4 +184,52 @@ describe('the rule book', () => {
       }),
     );
   });
+
+  /** Two changes at once; where both touch the same record, both fields stand. */
+  const merged = (a: Change, b: Change): Change => {
+    const both: Record<string, unknown> = { ...a };
+    for (const [key, value] of Object.entries(b)) {
+      const before = both[key];
+      const joins = typeof before === 'object' && typeof value === 'object' && !Array.isArray(value);
+      both[key] = joins ? { ...(before as object), ...(value as object) } : value;
+    }
+    return both as Change;
+  };
+  const state = (change: Change) => {
+    const dossier = dossierWith(change);
+    return statusOf(dossier, judge(dossier, 'detailed', ''), 'detailed').state;
+  };
+  const unsafe = CASES.filter(([, wanted]) => wanted === 'fails' || wanted === 'unread');
+
+  it('an entry made unsafe, or left unread, in any one of these ways is never sound', () => {
+    expect(unsafe.length).toBeGreaterThanOrEqual(40);
+    for (const [check, , why, change] of unsafe) expect(state(change), `${check} ${why}`).not.toBe('sound');
+  });
+
+  it('nor in any two of them at once', () => {
+    for (const [, , why, a] of unsafe) {
+      // Where both change the same field the second stands; it is unsafe by itself.
+      for (const [, , other, b] of unsafe)
+        expect(state(merged(a, b)), `${why} and ${other}`).not.toBe('sound');
+    }
+  });
+
+  it('a blank record never makes a check disappear', () => {
+    const all = judge(dossierWith(), 'detailed', '').length;
+    for (const blank of [
+      { entry: { certificate: null } },
+      { entry: { size: null } },
+      { entry: { cable: null } },
+      { entry: { ringFace: null } },
+      { area: { zone: null, group: null } },
+      { enclosure: { concepts: [] } },
+      { certificate: { levels: [], groups: [] } },
+      { cable: { armour: null } },
+      { truth: { 'outer-sheath': [], 'inner-sheath': [], armour: [], 'thread-engagement': [], bond: [] } },
+    ] as Change[]) {
+      const findings = judge(dossierWith(blank), 'detailed', '');
+      expect(findings.length).toBe(all);
+      expect(findings.filter(({ outcome: o }) => o === 'not-applicable')).toEqual([]);
+    }
+  });
 });
