@@ -114,7 +114,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
       state: 'valid', concepts: ['db', 'eb', 'tb'], levels: ['Gb', 'Db'], groups: ['IIC', 'IIIC'], serviceC: [-40, 95],
       ingress: 'IP66', sealing: true, specialConditions: [],
       sheet: {
-        number: 'FS 1', joints: [], expectedBondOhm: 0.012,
+        number: 'FS 1', joints: [{ joint: 'clamp', school: 'faces', range: null }], expectedBondOhm: 0.012,
         sizes: [{
           size: 'S3', thread: 'M25x1.5', maleLengthMm: 15, runoutMm: 1.5, washerMm: 0, acrossMm: 37, bodyLengthMm: 58,
           outer: seal(16.9, 24.1), inner: seal(11.2, 18.3),

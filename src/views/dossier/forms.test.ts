@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest';
+import { DOSSIER_TABLES, type DossierTable } from '../../core/record/commands';
+import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
+import { checkRecord } from '../../server/commands/parse';
+import type { Field } from './fields';
+import { blankSite, FORMS, SITE_FIELDS } from './forms';
+
+const slice = recordsWith();
+const SAMPLES: Record<DossierTable, object> = {
+  area: slice.get('area', 'a')!,
+  enclosure: slice.get('enclosure', 'b')!,
+  cable: slice.get('cable', 'k')!,
+  certificate: slice.get('certificate', 'q')!,
+  instrument: slice.get('instrument', 'c')!,
+  entry: slice.get('entry', 'e')!,
+  round: slice.get('round', 'r')!,
+};
+
+const at = (value: unknown, path: string): unknown =>
+  path.split('.').reduce<unknown>((inner, key) => (inner as Record<string, unknown> | null)?.[key], value);
+
+/** Paths of a form, those inside lists and groups by their first element. */
+function paths(fields: readonly Field[], prefix = ''): string[] {
+  return fields.flatMap((field) => {
+    const path = prefix + field.path;
+    if (field.type === 'list') return [path, ...paths(field.fields, `${path}.0.`)];
+    if (field.type === 'group') return [path];
+    return [path];
+  });
+}
+
+describe.each(DOSSIER_TABLES)('the form of a %s', (table) => {
+  const form = FORMS[table];
+  const blank = form.blank('x1') as Record<string, unknown>;
+
+  it('asks for every field of the record, and for none that it does not have', () => {
+    const { id: _id, site: _site, typed: _typed, ...record } = SAMPLES[table] as Record<string, unknown>;
+    const asked = new Set(paths(form.fields).map((path) => path.split('.')[0]));
+    expect([...asked].sort()).toEqual(Object.keys(record).sort());
+    for (const path of paths(form.fields)) expect(at(SAMPLES[table], path), path).not.toBeUndefined();
+  });
+
+  it('starts from a record that only lacks what has to be typed', () => {
+    const { site: _site, ...sample } = SAMPLES[table] as Record<string, unknown>;
+    expect(Object.keys(blank).sort()).toEqual(
+      Object.keys(sample)
+        .filter((key) => key !== 'typed')
+        .sort(),
+    );
+    expect(blank.id).toBe('x1');
+  });
+
+  it('a record filled in by it is one that the server takes', () => {
+    const { site: _site, ...sample } = SAMPLES[table] as Record<string, unknown>;
+    expect(() => checkRecord(table, { ...blank, ...sample, id: 'x1' }, '')).not.toThrow();
+  });
+
+  it('what is added to its lists and groups has the fields that the form then shows', () => {
+    for (const field of form.fields) {
+      if (field.type !== 'list' && field.type !== 'group') continue;
+      for (const inner of field.fields)
+        expect(at(field.blank(), inner.path), `${field.path}.${inner.path}`).not.toBeUndefined();
+    }
+  });
+
+  it('calls a record by its name, and says what to do when there is none', () => {
+    expect(form.name(SAMPLES[table] as Record<string, unknown>)).not.toBe('');
+    expect(form.beside(SAMPLES[table] as Record<string, unknown>)).not.toMatch(/undefined|\[object/);
+    expect(form.empty).toMatch(/\.$/);
+  });
+
+  it('every title is in words and every choice offers something', () => {
+    const look = (fields: readonly Field[]): void => {
+      for (const field of fields) {
+        expect(field.title).toMatch(/^[A-Z]/);
+        if (field.type === 'select') expect(field.options.length).toBeGreaterThan(1);
+        if (field.type === 'list' || field.type === 'group') look(field.fields);
+      }
+    };
+    look(form.fields);
+  });
+});
+
+describe('the form of a site', () => {
+  it('starts from limits that hold, in the zone of the device', () => {
+    const site = blankSite('s1');
+    for (const { path } of SITE_FIELDS) expect(at(site, path), path).not.toBeUndefined();
+    expect(site.acceptance).toBe('guarded');
+    expect(() => new Intl.DateTimeFormat('en-GB', { timeZone: site.timeZone })).not.toThrow();
+  });
+});
