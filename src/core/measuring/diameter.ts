@@ -1,4 +1,4 @@
-import { InputError, requireFinite } from '../quantity/error';
+import { InputError } from '../quantity/error';
 
 /** How a round thing was measured: across with a caliper, or round it with a tape. */
 export type DiameterMethod = 'caliper' | 'tape';
@@ -75,7 +75,8 @@ export function diameter(
   const spread = sampleDeviation(readingsMm) / scale / Math.sqrt(n);
   const uRep = means.repeatabilityMm === null ? spread : Math.max(spread, means.repeatabilityMm / scale);
   const u = Math.sqrt(uCal * uCal + uRes * uRes + uRep * uRep);
-  requireFinite({ instrument: u });
+  if (!Number.isFinite(u))
+    throw new InputError('instrument', 'The instrument’s figures give no uncertainty.');
 
   const widening = method === 'tape' && tape ? tape.ovalityAllowancePct / 200 : 0;
   return {

@@ -57,7 +57,8 @@ const SENTENCES: Record<string, Sentence> = {
 
   'e05.unreadable': (f) => `Ingress rating "${s(f, 'rating')}" cannot be read; write it like IP66.`,
   'e05.too-low': (f) => `${s(f, 'asked')} is asked for by ${s(f, 'by')}; the gland has ${s(f, 'has')}.`,
-  'e05.enough': (f) => `${s(f, 'has')} meets ${s(f, 'asked')}.`,
+  'e05.enough': (f) =>
+    `${s(f, 'has')} meets the ${s(f, 'area')} that the area asks for and the ${s(f, 'marked')} of the enclosure.`,
 
   'e06.enclosure-unmarked': (f) => `No protection concept is recorded for ${s(f, 'enclosure')}.`,
   'e06.none-asked': (f) =>

@@ -19,24 +19,37 @@ export const e04: Check = {
       { markedC: enclosure.entryTemperatureC, measured: enclosure.measuredTemperature },
       hottest,
     );
-    const ambient = { coldestC: coldest, hottestC: hottest, leastC: least, mostC: most };
     const aspects: Aspect[] = [];
-    if (!atMost(least, coldest) || !atMost(hottest, most)) aspects.push(fails('e04.ambient', ambient));
-    const parts: [string, number | null][] = [
-      ['The gland', most],
-      ['The outer seal', size?.outer.maxC ?? null],
-      ['The inner seal', size?.inner ? size.inner.maxC : null],
-      ['The cable', cable?.maxC ?? null],
-    ];
-    let lowest: [string, number] | null = null;
-    for (const [part, maxC] of parts) {
-      if (maxC === null) continue;
-      if (!atMost(worstC, maxC)) aspects.push(fails('e04.too-hot', { part, maxC, worstC, from }));
-      if (!lowest || maxC < lowest[1]) lowest = [part, maxC];
+    if (!atMost(least, coldest) || !atMost(hottest, most)) {
+      const facts = { coldestC: coldest, hottestC: hottest, leastC: least, mostC: most };
+      aspects.push(fails('e04.ambient', facts));
     }
-    if (!cable) aspects.push(unread('cable.none', {}, 'settle.cable'));
-    if (!size) aspects.push(unread('e01.no-size', { certificate: certificate.number }, 'settle.size'));
+    let weakest = 'The gland';
+    let weakestC = most;
+    const bear = (part: string, maxC: number) => {
+      if (!atMost(worstC, maxC)) aspects.push(fails('e04.too-hot', { part, maxC, worstC, from }));
+      if (maxC >= weakestC) return;
+      weakest = part;
+      weakestC = maxC;
+    };
+    bear('The gland', most);
+    if (size) bear('The outer seal', size.outer.maxC);
+    else aspects.push(unread('e01.no-size', { certificate: certificate.number }, 'settle.size'));
+    if (size?.inner) bear('The inner seal', size.inner.maxC);
+    if (cable) bear('The cable', cable.maxC);
+    else aspects.push(unread('cable.none', {}, 'settle.cable'));
     if (aspects.length > 0) return aspects;
-    return [conforms('e04.suits', { ...ambient, worstC, from, part: lowest![0], maxC: lowest![1] })];
+    return [
+      conforms('e04.suits', {
+        coldestC: coldest,
+        hottestC: hottest,
+        leastC: least,
+        mostC: most,
+        worstC,
+        from,
+        part: weakest,
+        maxC: weakestC,
+      }),
+    ];
   },
 };

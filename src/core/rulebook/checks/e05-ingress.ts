@@ -14,32 +14,21 @@ export const e05: Check = {
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     const has = parseIngress(certificate.ingress);
     if (!has) return [unread('e05.unreadable', { rating: certificate.ingress }, 'settle.certificate')];
-    const asked: [string, string | null][] = [
-      ['the area', area.ingressNeed],
-      [
-        enclosure.derating ? 'the recorded derating' : 'the enclosure’s marking',
-        enclosure.derating?.ingress ?? enclosure.ingress,
-      ],
-      ...enclosure.concepts.map((c): [string, string | null] => [
-        `protection ${c}`,
-        ingressOfConcept(c, area.group),
-      ]),
-    ];
     const aspects: Aspect[] = [];
-    const named: string[] = [];
-    for (const [by, rating] of asked) {
-      if (rating === null) continue;
+    const hold = (by: string, rating: string | null) => {
+      if (rating === null) return;
       const need = parseIngress(rating);
-      if (!need) {
-        aspects.push(unread('e05.unreadable', { rating }, 'settle.area'));
-        continue;
-      }
-      named.push(`${rating} by ${by}`);
-      if (!ingressAtLeast(has, need)) {
+      if (!need) aspects.push(unread('e05.unreadable', { rating }, 'settle.area'));
+      else if (!ingressAtLeast(has, need)) {
         aspects.push(fails('e05.too-low', { has: certificate.ingress, asked: rating, by }));
       }
-    }
+    };
+    const marked = enclosure.derating?.ingress ?? enclosure.ingress;
+    hold('the area', area.ingressNeed);
+    hold(enclosure.derating ? 'the recorded derating' : 'the enclosure’s marking', marked);
+    for (const concept of enclosure.concepts)
+      hold(`protection ${concept}`, ingressOfConcept(concept, area.group));
     if (aspects.length > 0) return aspects;
-    return [conforms('e05.enough', { has: certificate.ingress, asked: named.join(', ') })];
+    return [conforms('e05.enough', { has: certificate.ingress, area: area.ingressNeed, marked })];
   },
 };
