@@ -18,7 +18,7 @@ beforeAll(() => {
   const folder = mkdtempSync(join(tmpdir(), 'yendral-demo-'));
   app = openApp(folder, 'src/store/migrations', clockFrom('2026-03-04T10:00:00Z'));
   seedDemo(app);
-}, 120_000);
+}, 180_000);
 afterAll(() => closeApp(app));
 
 describe('the demo', () => {

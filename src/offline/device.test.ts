@@ -23,6 +23,9 @@ afterEach(() => {
   server.close();
 });
 
+/** Waits as long as a busy machine may need. */
+const until = <T>(check: () => T) => vi.waitFor(check, { timeout: 20_000 });
+
 async function started(): Promise<Device> {
   const device = new Device();
   await device.start('s', null);
@@ -44,8 +47,7 @@ const values = (device: Device) =>
     .state()
     .slice.by('reading', 'entry', 'e')
     .map(({ value }) => value);
-const settled = (device: Device, waiting = 0) =>
-  vi.waitFor(() => expect(device.state().waiting).toBe(waiting));
+const settled = (device: Device, waiting = 0) => until(() => expect(device.state().waiting).toBe(waiting));
 
 describe('the device', () => {
   it('shows a change at once and sends it', async () => {
@@ -63,7 +65,7 @@ describe('the device', () => {
     const first = await started();
     server.away = true;
     for (const value of [20.61, 20.62, 20.63]) first.give('reading.take', reading(first, value));
-    await vi.waitFor(() => expect(first.state().online).toBe(false));
+    await until(() => expect(first.state().online).toBe(false));
     await new Promise((resolve) => setTimeout(resolve, 500));
 
     const second = await started();
@@ -81,7 +83,7 @@ describe('the device', () => {
     const device = await started();
     server.loseAnswers = true;
     device.give('reading.take', reading(device, 20.55));
-    await vi.waitFor(() => expect(acceptedBy(server)).toContain(20.55));
+    await until(() => expect(acceptedBy(server)).toContain(20.55));
     expect(device.state().waiting).toBe(1);
     server.loseAnswers = false;
     await device.flush();
@@ -95,7 +97,7 @@ describe('the device', () => {
     device.give('reading.take', reading(device, 20.5));
     await settled(device);
     device.give('reading.take', { ...reading(device, 20.5), typed: '' });
-    await vi.waitFor(() => expect(device.state().refused).toHaveLength(1));
+    await until(() => expect(device.state().refused).toHaveLength(1));
     expect(device.state().refused[0]!.refusal).toMatchObject({ field: 'payload.typed' });
     await device.drop(device.state().refused[0]!.command.id);
     expect(device.state().refused).toHaveLength(0);
@@ -137,8 +139,8 @@ describe('the device', () => {
       answer: 'cracked',
       photo,
     });
-    await vi.waitFor(() => expect(server.photos).toContain(photo));
-    await vi.waitFor(async () => expect(await device.photo(photo)).toBeNull());
+    await until(() => expect(server.photos).toContain(photo));
+    await until(async () => expect(await device.photo(photo)).toBeNull());
 
     server.refusePhotos = true;
     const bad = await device.keepPhoto(new Blob(['nonsense']));
@@ -151,8 +153,8 @@ describe('the device', () => {
       photo: bad,
     });
     device.give('reading.take', reading(device, 20.33));
-    await vi.waitFor(() => expect(acceptedBy(server)).toContain(20.33));
-    await vi.waitFor(() => expect(device.state().refused.length).toBeGreaterThan(0));
+    await until(() => expect(acceptedBy(server)).toContain(20.33));
+    await until(() => expect(device.state().refused.length).toBeGreaterThan(0));
   });
 
   it('a site that is made here is there before it is sent', async () => {

@@ -76,7 +76,7 @@ export async function openPage(browser: Browser): Promise<{ page: Page; errors: 
   // A context of its own: nobody is signed in yet, nothing is kept from another test.
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
-  page.setDefaultTimeout(15_000);
+  page.setDefaultTimeout(60_000);
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(String(error)));
   page.on('console', (message) => {

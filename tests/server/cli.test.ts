@@ -11,7 +11,7 @@ let site: string;
 beforeAll(async () => {
   served = await serveDemo();
   site = await (await fetch(`${served.address}/api/sites/marrowick/export/site.json/`)).text();
-}, 60_000);
+}, 180_000);
 afterAll(() => served.stop());
 
 const run = (tool: string, args: string[], input = '', env: Record<string, string> = {}) => {

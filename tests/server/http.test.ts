@@ -13,7 +13,7 @@ let client: Client;
 beforeAll(async () => {
   served = await serveDemo();
   client = await clientOf(served);
-}, 60_000);
+}, 180_000);
 afterAll(() => served.stop());
 
 const command = (kind: string, payload: object, more: object = {}) => ({
