@@ -58,6 +58,7 @@ export async function openBrowser(): Promise<{ browser: Browser; close: () => Pr
   const profile = mkdtempSync(join(tmpdir(), 'yendral-profile-'));
   const browser = await puppeteer.launch({
     executablePath: '/usr/bin/chromium',
+    timeout: 120_000,
     args: FLAGS,
     userDataDir: profile,
     defaultViewport: { width: 1280, height: 800 },
