@@ -1,10 +1,11 @@
+import { completed } from '../core/record/completed';
 import type { Snapshot } from '../core/record/snapshot';
 import { MemorySlice, type RecordChange } from '../core/record/slice';
 import type { TableName } from '../core/record/types';
 
 const TABLES = [
   'site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round',
-  'reading', 'look', 'inspection', 'defect', 'change',
+  'reference', 'reading', 'look', 'pour', 'asleft', 'inspection', 'defect', 'change',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** A snapshot as a slice that can be read and written. */
@@ -12,7 +13,9 @@ export function sliceOf({ records }: Snapshot): MemorySlice {
   const slice = new MemorySlice();
   const changes: RecordChange[] = [];
   for (const table of TABLES)
-    for (const record of records[table]) changes.push({ table, id: record.id, after: record });
+    // A copy kept by an earlier version lacks tables and fields that came since.
+    for (const record of records[table] ?? [])
+      changes.push({ table, id: record.id, after: completed(table, record) });
   slice.write(changes);
   return slice;
 }

@@ -6,7 +6,7 @@ import type { Db } from './open';
 /** Every table of records, in the order in which they refer to each other. */
 export const TABLES = [
   'site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round',
-  'reading', 'look', 'inspection', 'defect', 'change',
+  'reference', 'reading', 'look', 'pour', 'asleft', 'inspection', 'defect', 'change',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** Columns that records can be looked up by. */
@@ -21,6 +21,9 @@ const LOOKUPS: Record<TableName, readonly string[]> = {
   round: ['site'],
   reading: ['site', 'entry', 'round', 'instrument'],
   look: ['site', 'entry', 'round'],
+  pour: ['site', 'entry', 'round'],
+  asleft: ['site', 'entry', 'round'],
+  reference: ['site'],
   inspection: ['site', 'entry', 'round'],
   defect: ['site', 'entry', 'round'],
   change: ['site'],
@@ -70,6 +73,15 @@ export class Records implements Slice {
         this.#prepare(sql).run(id, JSON.stringify(after));
       }
     }
+  }
+
+  /** Whether records of an earlier day have not been completed since the last migration. */
+  needCompleting(): boolean {
+    return this.#prepare("SELECT 1 FROM setting WHERE key = 'records.completed' AND value = '0'").get() !== undefined;
+  }
+
+  markCompleted(): void {
+    this.#prepare("UPDATE setting SET value = '1' WHERE key = 'records.completed'").run();
   }
 
   #rows<R>(sql: string, params: unknown[]): R[] {

@@ -1,5 +1,6 @@
 import { apply } from '../core/record/apply';
 import type { AnyCommand } from '../core/record/commands';
+import { completed } from '../core/record/completed';
 import type { RecordChange } from '../core/record/slice';
 import { touchedEntries } from '../core/record/touched';
 import type { Change, Id, TableName, Tables } from '../core/record/types';
@@ -9,7 +10,7 @@ import { Journal } from './journal';
 import { openDatabase, type Db } from './open';
 import { People } from './people';
 import { Photos } from './photos';
-import { Records } from './records';
+import { Records, TABLES } from './records';
 import { Statuses } from './status';
 
 /** Everything that is kept, behind one door. */
@@ -28,6 +29,21 @@ export class Store {
     this.statuses = new Statuses(this.db);
     this.photos = new Photos(this.db);
     this.people = new People(this.db);
+    this.transaction(() => this.#complete());
+  }
+
+  /** Fills in, once, the fields that records of an earlier day were written without. */
+  #complete(): void {
+    if (!this.records.needCompleting()) return;
+    for (const table of TABLES) {
+      if (table === 'change') continue;
+      for (const record of this.records.all(table)) {
+        const after = completed(table, record);
+        if (after !== record) this.records.write([{ table, id: record.id, after }]);
+      }
+    }
+    this.records.markCompleted();
+    this.refresh(this.records.all('entry').map(({ id }) => id));
   }
 
   /** Runs a block in one transaction that holds the write lock from its start. */

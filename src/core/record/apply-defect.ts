@@ -1,5 +1,5 @@
 import { severity } from '../defects/severity';
-import { requiredLevel } from '../hazard/level';
+import { levelAsked } from '../rulebook/classified';
 import { currentRound, dossierOf } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
 import { basisOf } from '../rulebook/references';
@@ -52,8 +52,7 @@ function factsOf(draft: Draft, payload: Raise): Pick<Defect, 'statement' | 'basi
   const dossier = dossierOf(draft, payload.entry, draft.need('round', payload.round, 'round'));
   if (!dossier)
     throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
-  const { zone } = dossier.area;
-  const level = zone === null || zone === 'unclassified' ? null : requiredLevel(zone);
+  const level = levelAsked(dossier.site, dossier.area);
   if (payload.observation) {
     const { statement: said, consequence, hazard } = payload.observation;
     const basis = 'Observation beside the rule book';

@@ -1,5 +1,6 @@
 import { Refusal, type DossierFields, type DossierTable, type ImportItem, type Payloads } from './commands';
 import type { Draft } from './draft';
+import { shippedSet } from '../rulebook/references';
 import { nounOf, REFERENCES, usersOf } from './references';
 import type { Id, TableName, Tables } from './types';
 
@@ -9,11 +10,20 @@ export function applySiteAdd(draft: Draft, payload: Payloads['site.add']): void 
     throw new Refusal('invalid', 'id', 'A new site is added under its own id.');
   }
   draft.needFree('site', payload.id);
+  if (!shippedSet(payload.references)) {
+    throw new Refusal('invalid', 'references', 'A new site starts with a shipped set of references.');
+  }
   draft.put('site', { ...payload, site: payload.id, lastSeal: null });
 }
 
 export function applySiteEdit(draft: Draft, { id, set }: Payloads['site.edit']): void {
+  if (set.references !== undefined) needReferenceSet(draft, set.references, 'set.references');
   draft.put('site', merged(draft, 'site', draft.need('site', id, 'id'), set));
+}
+
+/** A shipped set of references, or one of the site's own. */
+function needReferenceSet(draft: Draft, id: Id, field: string): void {
+  if (!shippedSet(id)) draft.need('reference', id, field);
 }
 
 export function applyAdd<T extends DossierTable>(draft: Draft, table: T, record: DossierFields[T]): void {
@@ -34,7 +44,11 @@ export function applyEdit<T extends DossierTable>(
 
 export function applyRemove(draft: Draft, table: DossierTable, { id }: { id: Id }): void {
   draft.need(table, id, 'id');
-  const users = usersOf(draft, table, id, new Set());
+  const site = draft.get('site', draft.command.site);
+  const users =
+    table === 'reference' && site?.references === id
+      ? 'the site'
+      : usersOf(draft, table, id, new Set());
   if (users) {
     throw new Refusal(
       'in-use',

@@ -3,9 +3,11 @@ import { judge, statusOf } from '../rulebook/judge';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { lookOf, placeOf } from './kinds';
+import { conditionLook, conditionNumber } from './kinds/looks';
 import { canonicalHash } from './seal';
 import type { Slice } from './slice';
-import type { Id, Instrument, Reading } from './types';
+import type { LookQuestion } from './kinds';
+import type { Entry, Id, Instrument, Reading } from './types';
 
 export function applyTake(draft: Draft, payload: Payloads['reading.take']): void {
   draft.needFree('reading', payload.id);
@@ -52,13 +54,21 @@ export function applyLook(draft: Draft, payload: Payloads['look.answer']): void 
   draft.needFree('look', payload.id);
   const entry = draft.need('entry', payload.entry, 'entry');
   needOpen(draft, payload.entry, payload.round);
-  const look = lookOf(entry.kind, payload.look);
+  const look = lookOf(entry.kind, payload.look) ?? conditionOf(draft, entry, payload.look);
   if (!look) throw new Refusal('invalid', 'look', 'This kind of entry has no such question.');
   if (!look.answers.some(({ id }) => id === payload.answer)) {
     const known = look.answers.map(({ id }) => id).join(', ');
     throw new Refusal('invalid', 'answer', `The answers to this question are: ${known}.`);
   }
-  draft.put('look', { ...payload, site: draft.command.site, by: draft.person, at: draft.command.at });
+  draft.put('look', { ...payload, note: payload.note ?? '', site: draft.command.site, by: draft.person, at: draft.command.at });
+}
+
+/** The tick of a special condition, when the entry's certificate has so many. */
+function conditionOf(draft: Draft, { certificate }: Entry, look: string): LookQuestion | null {
+  const number = conditionNumber(look);
+  const conditions = (certificate && draft.get('certificate', certificate)?.specialConditions) || [];
+  const text = number === null ? undefined : conditions[number - 1];
+  return text === undefined ? null : conditionLook(number!, text);
 }
 
 /** Seals an entry's inspection: findings as they stand, hashed over everything they rest on and the seal before. */
@@ -83,7 +93,7 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
     references: site.references,
     previous: site.lastSeal,
   };
-  const { readings, cable, certificate, enclosure, area, entry } = dossier;
+  const { readings, cable, certificate, enclosure, area, entry, pours, record, references } = dossier;
   const looks = [...dossier.looks.values()];
   const instruments = [...dossier.instruments.values()];
   const hash = canonicalHash({
@@ -96,6 +106,9 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
     enclosure,
     area,
     entry,
+    pours,
+    asLeft: record?.hash ?? null,
+    references,
   });
   draft.put('inspection', { ...sealed, hash });
   draft.put('site', { ...site, lastSeal: hash });
@@ -106,7 +119,7 @@ export const isSealed = (slice: Slice, entry: Id, round: Id): boolean =>
   slice.by('inspection', 'entry', entry).some((inspection) => inspection.round === round);
 
 /** The round, if the entry belongs to it and nothing is sealed or closed. */
-function needOpen(draft: Draft, entry: Id, roundId: Id) {
+export function needOpen(draft: Draft, entry: Id, roundId: Id) {
   const round = draft.need('round', roundId, 'round');
   if (!round.entries.includes(entry)) {
     throw new Refusal(

@@ -11,7 +11,7 @@ import type { Id, TableName, Tables } from './types';
 export function applyUndo(draft: Draft, payload: Payloads['undo']): void {
   const change = draft.need('change', payload.command, 'command');
   if (change.undone) throw new Refusal('invalid', 'command', 'This change is undone already.');
-  if (change.kind === 'inspection.seal') {
+  if (change.kind === 'inspection.seal' || change.kind === 'asleft.seal') {
     throw new Refusal('sealed', 'command', 'A seal is not undone. Correct it with a new round.');
   }
   const own = new Set(change.records.map(({ id }) => id));

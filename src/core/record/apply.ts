@@ -1,6 +1,7 @@
 import { applyDefectEdit, applyDefectRaise } from './apply-defect';
 import { applyAdd, applyEdit, applyImport, applyRemove, applySiteAdd, applySiteEdit } from './apply-dossier';
 import { applyLook, applySeal, applyStrike, applyTake } from './apply-inspection';
+import { applyAsLeft, applyPour, applyPourEdit } from './apply-as-left';
 import { applyUndo } from './apply-undo';
 import { Refusal, type AnyCommand, type DossierTable } from './commands';
 import { Draft } from './draft';
@@ -36,6 +37,12 @@ function run(draft: Draft, command: AnyCommand): void {
       return applyStrike(draft, command.payload);
     case 'look.answer':
       return applyLook(draft, command.payload);
+    case 'pour.record':
+      return applyPour(draft, command.payload);
+    case 'pour.edit':
+      return applyPourEdit(draft, command.payload);
+    case 'asleft.seal':
+      return applyAsLeft(draft, command.payload);
     case 'inspection.seal':
       return applySeal(draft, command.payload);
     case 'defect.raise':

@@ -1,6 +1,7 @@
 import type { Hazard, Severity } from '../defects/severity';
 import type {
   Area,
+  AsLeft,
   Base,
   Cable,
   Certificate,
@@ -11,7 +12,9 @@ import type {
   Id,
   Instrument,
   Look,
+  Pour,
   Reading,
+  ReferenceRecord,
   Round,
   Site,
 } from './types';
@@ -28,6 +31,7 @@ export interface DossierFields {
   instrument: Fields<Instrument>;
   entry: Fields<Entry>;
   round: Fields<Round>;
+  reference: Fields<ReferenceRecord>;
 }
 export type DossierTable = keyof DossierFields;
 
@@ -40,6 +44,7 @@ export const DOSSIER_TABLES = [
   'enclosure',
   'entry',
   'round',
+  'reference',
 ] as const satisfies readonly DossierTable[];
 
 /** One record of an import. */
@@ -54,7 +59,13 @@ export type Payloads = {
   'dossier.import': { source: string; items: ImportItem[] };
   'reading.take': Omit<Fields<Reading>, 'by' | 'at' | 'fault' | 'struck'>;
   'reading.strike': { id: Id; reason: string };
-  'look.answer': Omit<Fields<Look>, 'by' | 'at'>;
+  'look.answer': Omit<Fields<Look>, 'by' | 'at' | 'note'> & { note?: string };
+  'pour.record': Omit<Fields<Pour>, 'by' | 'at'>;
+  'pour.edit': Edit<Pick<Pour, 'id' | 'lowestC' | 'lookedAt'>>;
+  'asleft.seal': Pick<
+    AsLeft,
+    'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'
+  >;
   'inspection.seal': { id: Id; entry: Id; round: Id };
   'defect.raise': {
     id: Id;

@@ -1,4 +1,5 @@
 import { Refusal, type AnyCommand } from './commands';
+import { completed } from './completed';
 import { nounOf } from './references';
 import type { RecordChange, Slice } from './slice';
 import type { Change, Id, TableName, Tables } from './types';
@@ -49,7 +50,7 @@ export class Draft implements Slice {
   }
 
   put<T extends TableName>(table: T, record: Tables[T]): void {
-    const after = { ...record, rev: this.command.id };
+    const after = { ...completed(table, record), rev: this.command.id };
     this.#written.set(`${table} ${record.id}`, { table, id: record.id, after });
   }
 

@@ -1,222 +1,223 @@
 import type { KindId } from './kind-ids';
-import type { Grade, InstrumentKind } from './types';
+import * as looks from './kinds/looks';
+import * as places from './kinds/places';
+import * as steps from './kinds/steps';
+import type { LookQuestion } from './kinds/looks';
+import type { Place } from './kinds/places';
+import type { Part, Step } from './kinds/steps';
+import { SCHOOLS, type AssemblySheet, type JointId } from './types';
 
-/** What a place is measured in and with. */
-export type PlaceUnit = 'mm' | 'ohm' | 'turns';
+export type { LookAnswer, LookQuestion } from './kinds/looks';
+export type { Place } from './kinds/places';
+export type { Part, Step } from './kinds/steps';
 
-/** A place of an entry that is measured; the drawing's hit areas carry its id. */
-export interface Place {
-  id: string;
-  title: string;
-  unit: PlaceUnit;
-  /** Least grade at which the place can be reached. */
-  grade: Grade;
-  /** What can measure it, the usual one first. */
-  instruments: readonly InstrumentKind[];
-  /** Readings that are asked for; 0 for a place that is measured only when in doubt. */
-  wanted: number;
-  /** A short word on where and how. */
-  how: string;
-}
-
-/** A question that is answered by looking. */
-export interface LookQuestion {
-  id: string;
-  title: string;
-  question: string;
-  grade: Grade;
-  /** Answers, the good ones first. */
-  answers: readonly { id: string; title: string; good: boolean }[];
-}
-
-/** One kind of entry: its places, looks, checks and drawing. Nobody else asks which kind an entry is. */
+/** One kind of entry. Rules, drawings and views ask for its traits; nobody asks which kind an entry is. */
 export interface Kind {
   id: KindId;
   title: string;
+  /** Parts in the order in which they are slipped on the cable. */
+  parts: readonly Part[];
   places: readonly Place[];
   looks: readonly LookQuestion[];
+  /** Make-off, in order, with the hold points. */
+  steps: readonly Step[];
   checks: readonly string[];
-  drawing: 'armoured-gland';
-  /** A ring that fits either way, or one whose faces hold different armour. */
-  ring: 'universal' | 'reversible';
+  /** Joints that its sheet can name a school for. */
+  joints: readonly JointId[];
+  /** A ring that fits either way, one whose faces differ, one per armour type, or none. */
+  ring: 'universal' | 'reversible' | 'dedicated' | 'none';
+  /** How the armour is held; none for cables without armour. */
+  armour: 'cone' | 'gripped' | 'none';
+  /** What sits on the inner sheath. */
+  inner: 'seal' | 'diaphragm' | 'none';
+  /** What fills the pot. */
+  pot: 'compound' | 'resin' | 'none';
+  /** Whether the kind is made with a certificate for explosive atmospheres. */
+  certified: boolean;
+  /** Body that its section is drawn with. */
+  drawing: 'gland' | 'industrial' | 'resin';
 }
 
-const OUTER: Place = {
-  id: 'outer-sheath',
-  title: 'Outer sheath',
-  unit: 'mm',
-  grade: 'close',
-  instruments: ['caliper', 'tape'],
-  wanted: 3,
-  how: 'three readings 60° apart, where the outer seal sits',
-};
-const INNER: Place = {
-  id: 'inner-sheath',
-  title: 'Inner sheath',
-  unit: 'mm',
-  grade: 'detailed',
-  instruments: ['caliper', 'tape'],
-  wanted: 3,
-  how: 'three readings 60° apart, where the inner seal sits',
-};
-const ARMOUR: Place = {
-  id: 'armour',
-  title: 'Armour',
-  unit: 'mm',
-  grade: 'detailed',
-  instruments: ['caliper'],
-  wanted: 3,
-  how: 'three wires, or three places of the braid or tape',
-};
-const ENGAGEMENT: Place = {
-  id: 'thread-engagement',
-  title: 'Thread engaged',
-  unit: 'mm',
-  grade: 'detailed',
-  instruments: ['caliper'],
-  wanted: 1,
-  how: 'engaged length: male thread less washer and run-out, or wall less chamfers',
-};
-const THREAD_MAJOR: Place = {
-  id: 'thread-major',
-  title: 'Thread major diameter',
-  unit: 'mm',
-  grade: 'detailed',
-  instruments: ['caliper'],
-  wanted: 0,
-  how: 'over the crests of the gland’s male thread',
-};
-const THREAD_PITCH: Place = {
-  id: 'thread-pitch',
-  title: 'Thread pitch',
-  unit: 'mm',
-  grade: 'detailed',
-  instruments: ['pitch-gauge', 'caliper'],
-  wanted: 0,
-  how: 'with the pitch gauge, or ten pitches with the caliper divided by ten',
-};
-const GAP: Place = {
-  id: 'back-nut-gap',
-  title: 'Back-nut gap',
-  unit: 'mm',
-  grade: 'close',
-  instruments: ['caliper'],
-  wanted: 0,
-  how: 'between back nut and body, as found; it is drawn and kept',
-};
-const BOND: Place = {
-  id: 'bond',
-  title: 'Bond, armour to wall',
-  unit: 'ohm',
-  grade: 'detailed',
-  instruments: ['milliohm-meter'],
-  wanted: 1,
-  how: 'four-wire, one end disconnected',
-};
+const FIRST = ['E-01', 'E-02', 'E-03', 'E-04', 'E-05', 'E-06', 'E-07', 'E-08', 'E-09', 'E-10', 'E-11'];
+const HELD = ['E-13', 'E-14'];
+const MIDDLE = ['E-15', 'E-16'];
+const CLOSED = ['E-18a', 'E-18b', 'E-19', 'E-20'];
+const LAST = ['E-22', 'E-23a', 'E-23b', 'E-24', 'E-25', 'E-26', 'E-27', 'E-28', 'E-29', 'E-30', 'E-31'];
 
-const yes = (title: string) => ({ id: 'yes', title, good: true });
-const no = (title: string) => ({ id: 'no', title, good: false });
+const ARMOURED = [...FIRST, 'E-12', ...HELD, ...MIDDLE, ...CLOSED, 'E-21', ...LAST];
 
-const MARKING: LookQuestion = {
-  id: 'marking',
-  title: 'Marking',
-  question: 'Does the marking on the gland agree with the certificate and size on file?',
-  grade: 'visual',
-  answers: [yes('It agrees'), no('It differs'), { id: 'unreadable', title: 'Cannot be read', good: false }],
-};
-const BARE: LookQuestion = {
-  id: 'outer-bare',
-  title: 'Under the outer seal',
-  question: 'Is the sheath under the outer seal bare and whole: no tape, sleeve, label, rib or embossing?',
-  grade: 'close',
-  answers: [yes('Bare and whole'), no('Something is under the seal')],
-};
-const SEATED: LookQuestion = {
-  id: 'armour-seated',
-  title: 'Armour on the cone',
-  question: 'Clamp open: does the armour lie on the cone all round, none crossed, none inside, wires whole?',
-  grade: 'detailed',
-  answers: [
-    yes('All round, whole'),
-    { id: 'crossed', title: 'Crossed', good: false },
-    { id: 'inside', title: 'Inside the cone', good: false },
-    { id: 'broken', title: 'Wires broken or missing', good: false },
-  ],
-};
-const BOND_LOOK: LookQuestion = {
-  id: 'bond-tight',
-  title: 'Bond and tag',
-  question: 'Are the bond and the earth tag, where one is fitted, present and tight?',
-  grade: 'visual',
-  answers: [yes('Present and tight'), { id: 'loose', title: 'Loose', good: false }, no('Missing')],
-};
-const BOND_PATH: LookQuestion = {
-  id: 'bond-path',
-  title: 'Path of the bond reading',
-  question:
-    'Was one end disconnected for the bond reading, so that no parallel path carries the test current?',
-  grade: 'detailed',
-  answers: [yes('One end disconnected'), { id: 'parallel', title: 'Parallel paths remain', good: false }],
-};
-const CORES: LookQuestion = {
-  id: 'unused-cores',
-  title: 'Unused cores',
-  question: 'Is every unused core terminated or earthed?',
-  grade: 'close',
-  answers: [
-    yes('All terminated'),
-    { id: 'none', title: 'No unused cores', good: true },
-    no('Some are loose'),
-  ],
-};
-const DAMAGE: LookQuestion = {
-  id: 'damage',
-  title: 'Damage',
-  question: 'Are cable, gland and wall free of corrosion, cracks, paint on seals, attack and dust layers?',
-  grade: 'visual',
-  answers: [
-    yes('Undamaged'),
-    { id: 'corroded', title: 'Corroded', good: false },
-    { id: 'cracked', title: 'Cracked', good: false },
-    { id: 'painted', title: 'Paint on a seal', good: false },
-    { id: 'attacked', title: 'Chemical or UV attack', good: false },
-    { id: 'dust', title: 'Dust layer', good: false },
-  ],
-};
+const THREAD = [places.ENGAGEMENT, places.THREAD_TURNS, places.THREAD_MAJOR, places.THREAD_PITCH];
+const OUTSIDE = [places.OUTER, places.GAP];
+const CONE = [places.ARMOUR, places.ARMOUR_LENGTH];
 
-const ARMOURED_PLACES = [INNER, ARMOUR, OUTER, ENGAGEMENT, THREAD_MAJOR, THREAD_PITCH, GAP, BOND] as const;
-const ARMOURED_LOOKS = [MARKING, BARE, SEATED, BOND_LOOK, BOND_PATH, CORES, DAMAGE] as const;
-const ARMOURED_CHECKS = [
-  'E-01', 'E-02', 'E-03', 'E-04', 'E-05', 'E-06', 'E-07', 'E-08',
-  'E-11', 'E-12', 'E-13', 'E-14', 'E-23a', 'E-23b', 'E-27', 'E-29',
-] as const; // prettier-ignore
+const SEEN = [looks.MARKING, looks.UNUSED, looks.BARE];
+const AROUND = [
+  looks.WASHER, looks.BOND_LOOK, looks.SHROUD, looks.SUPPORTED, looks.CORES, looks.UNALTERED, looks.DAMAGE,
+  looks.SEAL_STATE, looks.SINGLE,
+]; // prettier-ignore
+const CUT = [looks.INSIDE, looks.SCORED];
+
+const SLEEVES = [steps.SHROUD_PART, steps.BACK_NUT, steps.MIDDLE_NUT];
+const STRIPPED = [steps.STRIP_OUTER, steps.CUT_ARMOUR, steps.STRIP_INNER, steps.BODY_IN];
+const FINISHED = [steps.OUTER_SHUT, steps.TAG_BOND, steps.COVER];
+
+type Rest = Partial<Kind> & Pick<Kind, 'id' | 'title'>;
+
+/** An armoured gland with an inner seal; the other kinds differ from it. */
+const armoured = (rest: Rest): Kind => ({
+  parts: [...SLEEVES, steps.RING_EITHER],
+  places: [places.INNER, ...CONE, ...OUTSIDE, ...THREAD, places.INNER_PROUD, places.SUPPORT, places.BOND],
+  looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
+  steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.INNER_BACK, steps.CLAMP_SHUT, ...FINISHED],
+  checks: ARMOURED,
+  joints: ['entry', 'clamp', 'inner-seal', 'outer-seal'],
+  ring: 'universal',
+  armour: 'cone',
+  inner: 'seal',
+  pot: 'none',
+  certified: true,
+  drawing: 'gland',
+  ...rest,
+});
 
 /** The one table of entry kinds. */
 export const KINDS: Record<KindId, Kind> = {
-  'gland-double-seal': {
-    id: 'gland-double-seal',
-    title: 'double-seal gland',
-    places: ARMOURED_PLACES,
-    looks: ARMOURED_LOOKS,
-    checks: ARMOURED_CHECKS,
-    drawing: 'armoured-gland',
-    ring: 'universal',
-  },
-  'gland-reversible-ring': {
+  'gland-double-seal': armoured({ id: 'gland-double-seal', title: 'double-seal gland' }),
+  'gland-reversible-ring': armoured({
     id: 'gland-reversible-ring',
     title: 'reversible-ring gland',
-    places: ARMOURED_PLACES,
-    looks: ARMOURED_LOOKS,
-    checks: ARMOURED_CHECKS,
-    drawing: 'armoured-gland',
+    parts: [...SLEEVES, steps.RING_TURNED],
     ring: 'reversible',
-  },
+  }),
+  'gland-dedicated-ring': armoured({
+    id: 'gland-dedicated-ring',
+    title: 'dedicated-ring gland',
+    parts: [...SLEEVES, steps.RING_OWN],
+    looks: [...SEEN, looks.SEATED, looks.RING, ...CUT, ...AROUND, looks.BOND_PATH],
+    ring: 'dedicated',
+  }),
+  'gland-diaphragm': armoured({
+    id: 'gland-diaphragm',
+    title: 'diaphragm gland',
+    looks: [...SEEN, looks.SEATED, looks.DIAPHRAGM, ...CUT, ...AROUND, looks.BOND_PATH],
+    steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.LIP_BACK, steps.CLAMP_SHUT, ...FINISHED],
+    joints: ['entry', 'clamp', 'outer-seal'],
+    inner: 'diaphragm',
+  }),
+  'gland-barrier': armoured({
+    id: 'gland-barrier',
+    title: 'barrier gland',
+    places: [
+      places.OVER_CORES, ...CONE, ...OUTSIDE, ...THREAD, places.REACH, places.SUPPORT, places.BOND,
+    ], // prettier-ignore
+    looks: [...SEEN, looks.SEATED, looks.VOIDS, looks.WITNESS, ...CUT, ...AROUND, looks.BOND_PATH],
+    steps: [
+      ...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.CORES_APART, steps.MIX, steps.PACK, steps.CURE_LOOK,
+      steps.POT_SHUT, steps.CLAMP_SHUT, ...FINISHED,
+    ], // prettier-ignore
+    checks: [...FIRST, 'E-12', ...HELD, ...MIDDLE, 'E-17', ...CLOSED, 'E-21', ...LAST],
+    joints: ['entry', 'clamp', 'pot', 'outer-seal'],
+    inner: 'none',
+    pot: 'compound',
+  }),
+  'gland-barrier-plain': armoured({
+    id: 'gland-barrier-plain',
+    title: 'barrier gland for unarmoured cable',
+    parts: [steps.SHROUD_PART, steps.BACK_NUT],
+    places: [places.OVER_CORES, ...OUTSIDE, ...THREAD, places.REACH, places.SUPPORT],
+    looks: [...SEEN, looks.VOIDS, looks.WITNESS, looks.SPIGOT, ...CUT, ...AROUND],
+    steps: [
+      steps.STRIP_OUTER, steps.CORES_APART, steps.HOLD_SPIGOT, steps.BODY_IN, steps.MIX, steps.PACK,
+      steps.CURE_LOOK, steps.POT_SHUT, steps.OUTER_SHUT, steps.BOND_ONLY, steps.COVER,
+    ], // prettier-ignore
+    checks: [...FIRST, 'E-12', ...MIDDLE, 'E-17', ...CLOSED, ...LAST.filter((id) => id !== 'E-23b')],
+    joints: ['entry', 'pot', 'outer-seal'],
+    ring: 'none',
+    armour: 'none',
+    inner: 'none',
+    pot: 'compound',
+  }),
+  'gland-plain': armoured({
+    id: 'gland-plain',
+    title: 'plain gland',
+    parts: [steps.SHROUD_PART, steps.BACK_NUT],
+    places: [places.INNER, ...OUTSIDE, ...THREAD, places.INNER_PROUD, places.SUPPORT],
+    looks: [...SEEN, ...CUT, ...AROUND],
+    steps: [steps.STRIP_OUTER, steps.BODY_IN, steps.INNER_BACK, steps.OUTER_SHUT, steps.BOND_ONLY, steps.COVER],
+    checks: [...FIRST, 'E-12', ...MIDDLE, ...CLOSED, ...LAST.filter((id) => id !== 'E-23b')],
+    joints: ['entry', 'inner-seal', 'outer-seal'],
+    ring: 'none',
+    armour: 'none',
+  }),
+  'gland-industrial': armoured({
+    id: 'gland-industrial',
+    title: 'industrial gland',
+    parts: [steps.SHROUD_PART, steps.BACK_NUT, steps.TAG_PART],
+    places: [...CONE, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
+    looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
+    steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.OUTER_GRIP, steps.TAG_BOND, steps.COVER],
+    checks: [...FIRST, ...HELD, ...MIDDLE, 'E-18a', 'E-18b', 'E-20', 'E-21', ...LAST],
+    joints: ['entry', 'clamp', 'outer-seal'],
+    inner: 'none',
+    certified: false,
+    drawing: 'industrial',
+  }),
+  'connector-resin': armoured({
+    id: 'connector-resin',
+    title: 'resin connector',
+    parts: [steps.SHROUD_PART, steps.BACK_NUT],
+    places: [places.OVER_CORES, places.OVER_ARMOUR, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
+    looks: [...SEEN, looks.DAM, looks.GROMMET, ...CUT, ...AROUND, looks.BOND_PATH],
+    steps: [
+      steps.STRIP_OUTER, steps.CUT_ARMOUR, steps.CORES_APART, steps.BODY_IN, steps.ARMOUR_IN, steps.INJECT,
+      steps.RESIN_CURE, steps.OUTER_GRIP, steps.TAG_BOND, steps.COVER,
+    ], // prettier-ignore
+    checks: [...FIRST, 'E-12', 'E-13', ...MIDDLE, 'E-18a', 'E-20', ...LAST, 'R-01', 'R-02', 'R-03'],
+    joints: ['entry', 'outer-seal', 'resin-port'],
+    ring: 'none',
+    armour: 'gripped',
+    inner: 'none',
+    pot: 'resin',
+    drawing: 'resin',
+  }),
 };
 
-/** The place of a kind, or null. */
-export const placeOf = (kind: KindId, place: string): Place | null =>
-  KINDS[kind].places.find(({ id }) => id === place) ?? null;
+/** Places of a kind with those by which the sheet's schools close its joints. */
+export function placesOf(kind: KindId, sheet: AssemblySheet | null): readonly Place[] {
+  const { places: own, joints } = KINDS[kind];
+  const closing = (sheet?.joints ?? [])
+    .filter(({ joint }) => joints.includes(joint))
+    .flatMap(({ joint, school }) => places.jointPlace(joint, school) ?? []);
+  return closing.length > 0 ? [...own, ...closing] : own;
+}
 
-/** The look of a kind, or null. */
-export const lookOf = (kind: KindId, look: string): LookQuestion | null =>
-  KINDS[kind].looks.find(({ id }) => id === look) ?? null;
+/** Looks of a kind with those of its joints and a tick per special condition. */
+export function looksOf(
+  kind: KindId,
+  certificate: { sheet: AssemblySheet; specialConditions: readonly string[] } | null,
+): readonly LookQuestion[] {
+  const { looks: own, joints } = KINDS[kind];
+  if (!certificate) return own;
+  const closing = certificate.sheet.joints
+    .filter(({ joint }) => joints.includes(joint))
+    .flatMap(({ joint, school }) => looks.jointLook(joint, school) ?? []);
+  const ticks = certificate.specialConditions.map((text, i) => looks.conditionLook(i + 1, text));
+  return [...own, ...closing, ...ticks];
+}
+
+/** Places and looks of every kind by their ids, those of joints by any school included. */
+const PLACES = new Map<KindId, Map<string, Place>>();
+const LOOKS = new Map<KindId, Map<string, LookQuestion>>();
+for (const kind of Object.values(KINDS)) {
+  const closing = kind.joints.flatMap((joint) => SCHOOLS.map((school) => [joint, school] as const));
+  const jointPlaces = closing.flatMap(([joint, school]) => places.jointPlace(joint, school) ?? []);
+  const jointLooks = closing.flatMap(([joint, school]) => looks.jointLook(joint, school) ?? []);
+  PLACES.set(kind.id, new Map([...kind.places, ...jointPlaces].map((p) => [p.id, p])));
+  LOOKS.set(kind.id, new Map([...kind.looks, ...jointLooks].map((l) => [l.id, l])));
+}
+
+/** The place of a kind, or null. */
+export const placeOf = (kind: KindId, place: string): Place | null => PLACES.get(kind)!.get(place) ?? null;
+
+/** The look of a kind, or null; special conditions belong to certificates and are not found here. */
+export const lookOf = (kind: KindId, look: string): LookQuestion | null => LOOKS.get(kind)!.get(look) ?? null;

@@ -7,6 +7,8 @@ export const REFERENCES: Partial<Record<TableName, Record<string, TableName>>> =
   entry: { enclosure: 'enclosure', certificate: 'certificate', cable: 'cable' },
   reading: { entry: 'entry', round: 'round', instrument: 'instrument' },
   look: { entry: 'entry', round: 'round' },
+  pour: { entry: 'entry', round: 'round' },
+  asleft: { entry: 'entry', round: 'round' },
   inspection: { entry: 'entry', round: 'round' },
   defect: { entry: 'entry', round: 'round' },
 };
@@ -23,6 +25,9 @@ const NOUNS: Record<TableName, [one: string, many: string]> = {
   round: ['round', 'rounds'],
   reading: ['reading', 'readings'],
   look: ['look', 'looks'],
+  pour: ['compound fill', 'compound fills'],
+  asleft: ['as-left record', 'as-left records'],
+  reference: ['set of references', 'sets of references'],
   inspection: ['sealed inspection', 'sealed inspections'],
   defect: ['defect', 'defects'],
   change: ['change', 'changes'],

@@ -1,6 +1,8 @@
 import type { RecordChange, Slice } from './slice';
 import type { Id, Tables } from './types';
 
+const OF_ENTRY: ReadonlySet<string> = new Set(['reading', 'look', 'pour', 'asleft', 'inspection']);
+
 /**
  * Entries whose judgement a set of changes can alter. Read from the slice after the changes were written;
  * `before` gives the records as they were.
@@ -17,7 +19,7 @@ export function touchedEntries(
     if (!record) continue;
     const { id } = change;
     if (change.table === 'entry') touched.add(id);
-    if (change.table === 'reading' || change.table === 'look') {
+    if (OF_ENTRY.has(change.table)) {
       touched.add((record as Tables['reading']).entry);
     }
     if (change.table === 'enclosure') addAll(slice.by('entry', 'enclosure', id));
@@ -36,6 +38,7 @@ export function touchedEntries(
         touched.add(entry);
     }
     if (change.table === 'site') addAll(slice.by('entry', 'site', id));
+    if (change.table === 'reference') addAll(slice.by('entry', 'site', record.site));
   }
   return touched;
 }

@@ -1,5 +1,7 @@
 import type { Conductor } from '../earth/path';
 import type { Hazard, Severity } from '../defects/severity';
+import type { BarrierEdition } from '../gland/barrier';
+import type { AreaDivision, ListedDivision } from '../hazard/division';
 import type { AreaGroup, Group } from '../hazard/group';
 import type { Level, Zone } from '../hazard/level';
 import type { TemperatureClass } from '../hazard/temperature';
@@ -39,8 +41,12 @@ export interface Site extends Base {
   name: string;
   /** How uncertainty is dealt with at a limit. */
   acceptance: AcceptanceRule;
-  /** Reference set that findings are printed with. */
-  references: 'iec-2013';
+  /** Reference set that findings are printed with: a shipped one, or one of the site's own. */
+  references: Id;
+  /** How areas are classified: zones and levels, or classes and divisions. */
+  scheme: AreaScheme;
+  /** Edition of the rule by which a barrier gland is asked for. */
+  barrierSchool: BarrierEdition;
   /** What a wrapped tape may hide, %. */
   ovalityAllowancePct: number;
   /** Highest resistance of a bonding joint, Ω. */
@@ -55,8 +61,18 @@ export interface Site extends Base {
   lastSeal: string | null;
 }
 
+export type AreaScheme = 'zones' | 'divisions';
+
+/** What a place is exposed to: decides on shrouds and boots. */
+export const WEATHERS = ['indoors', 'weather', 'deluge'] as const;
+export type Weather = (typeof WEATHERS)[number];
+
 export interface Area extends Base {
   name: string;
+  /** Class, division and group on a site that classifies so; null: not recorded. */
+  division: AreaDivision | null;
+  /** Null: not recorded. */
+  weather: Weather | null;
   /** Null: not recorded yet; "unclassified" is a positive fact. */
   zone: Zone | 'unclassified' | null;
   /** Null: not recorded, or none is needed in an unclassified area. */
@@ -93,9 +109,32 @@ export interface Enclosure extends KeepsTyped {
   /** Entry temperature measured at full load with the ambient then; null when not measured. */
   measuredTemperature: { atC: number; ambientC: number } | null;
   positionM: { x: number; y: number; z: number };
+  /** What the wall is made of: an insulating one earths nothing. Null: not recorded. */
+  material: 'metal' | 'insulating' | null;
+  /** Whether parts inside arc, spark or run hot in normal operation; null: not recorded. */
+  ignitionSource: boolean | null;
+  /** Whether cables end in a bushing or a terminal chamber that is not flameproof; null: not recorded. */
+  indirectEntry: boolean | null;
+  /** Whether its certificate asks for barrier glands; null: not recorded. */
+  demandsBarrier: boolean | null;
+  /** Entries that no cable uses, and what closes them; null: not recorded. */
+  unused: UnusedEntry[] | null;
 }
 
-export type ArmourType = 'wire' | 'braid' | 'tape';
+/** An entry that no cable uses. */
+export interface UnusedEntry {
+  label: string;
+  closure: 'plug' | 'transport-plug' | 'none';
+  /** Whether it comes out only with a tool. */
+  needsTool: boolean;
+  /** Whether it sits in an adaptor instead of the wall. */
+  inAdaptor: boolean;
+  /** Concepts of its certificate. */
+  concepts: string[];
+}
+
+export const ARMOUR_TYPES = ['wire', 'braid', 'tape', 'corrugated', 'interlocked'] as const;
+export type ArmourType = (typeof ARMOUR_TYPES)[number];
 export type CableShape = 'round' | 'flat' | 'sector';
 
 export interface Cable extends KeepsTyped {
@@ -121,6 +160,10 @@ export interface Cable extends KeepsTyped {
   toleranceMm: number;
   /** Highest temperature of the cable, °C. */
   maxC: number;
+  /** Filled: circular, compact, extruded bedding, non-hygroscopic fillers, effectively filled. Null: not known. */
+  filling: 'filled' | 'not-filled' | null;
+  /** Breathing test of a sample; null without one. */
+  breathing: { passed: boolean; halfTimeS: number | null; by: string; on: string } | null;
 }
 
 /** A seal of one gland size. */
@@ -157,12 +200,71 @@ export interface GlandSize {
   outer: Seal;
   inner: Seal | null;
   clamp: ClampFace[];
+  /** The rubber of the outer seal, from which the back-nut gap follows; null where the sheet is silent. */
+  backNut: BackNutSheet | null;
+  /** Armour that is left standing for the clamp, mm; null without armour. */
+  armourLengthMm: Range | null;
+  /** How far the inner sheath stands proud of the seal at least, mm; null where the sheet is silent. */
+  innerProudMm: number | null;
+  /** The pot of compound or resin; null without one. */
+  pot: Pot | null;
 }
+
+/** The outer seal's rubber and its nut; all lengths mm. */
+export interface BackNutSheet {
+  freeBoreMm: number;
+  freeOutsideMm: number;
+  freeLengthMm: number;
+  housingBoreMm: number;
+  /** Gap when the nut is tightened by hand. */
+  handOnGapMm: number;
+  /** Turns after the seal touches the sheath, and the pitch of the nut's thread. */
+  turns: number;
+  pitchMm: number;
+  toleranceMm: number;
+  /** How far the sheath may be indented, % of its diameter. */
+  indentPct: number;
+}
+
+/** A pot that is filled with compound or resin. */
+export interface Pot {
+  boreMm: number;
+  /** Depth that is filled. */
+  depthMm: number;
+  mostCores: number;
+  /** Diameter over the bundle of cores. */
+  overCoresMm: Range;
+}
+
+/** The compound or resin of a sheet. */
+export interface CompoundData {
+  name: string;
+  packMl: number;
+  wastePct: number;
+  ratio: string;
+  referenceC: number;
+  q10: number;
+  workingMinutes: number;
+  /** Until it may be opened for a look, and until the circuit may be energised, h at the reference temperature. */
+  cureHours: number;
+  energiseHours: number;
+  minimumC: number;
+  maxC: number;
+  /** The sheet itself gives other temperatures. */
+  extrapolates: boolean;
+  /** How far compound may reach beyond the crotch, mm. */
+  reachMm: number;
+}
+
+export const JOINTS = ['entry', 'clamp', 'inner-seal', 'outer-seal', 'pot', 'resin-port'] as const;
+export type JointId = (typeof JOINTS)[number];
+export const SCHOOLS = ['turns', 'faces', 'gap', 'torque', 'grip'] as const;
+export type School = (typeof SCHOOLS)[number];
 
 /** How a joint is closed; each joint names its school. */
 export interface Joint {
-  joint: 'entry' | 'clamp' | 'inner-seal' | 'outer-seal';
-  school: 'turns' | 'faces' | 'gap' | 'torque' | 'grip';
+  joint: JointId;
+  school: School;
   /** Turns after hand-tight, gap in mm or torque in N·m, by school; null for faces and grip. */
   range: Range | null;
 }
@@ -174,6 +276,10 @@ export interface AssemblySheet {
   joints: Joint[];
   /** Resistance across the gland from armour to wall that a sound joint has at most, Ω. */
   expectedBondOhm: number;
+  /** Compound or resin that belongs to the gland; null without. */
+  compound: CompoundData | null;
+  /** What covers the gland outdoors by the sheet; null where the sheet is silent. */
+  shroud: 'shroud' | 'boot' | 'none' | null;
 }
 
 export interface Certificate extends KeepsTyped {
@@ -191,15 +297,31 @@ export interface Certificate extends KeepsTyped {
   /** Whether it counts as a sealing gland for nR. */
   sealing: boolean;
   specialConditions: string[];
+  /** Listed classes, divisions and groups, where there are any. */
+  divisions: ListedDivision[];
+  /** The gland does not hold the cable by itself: it is clamped beside it. */
+  reducedRetention: boolean;
   sheet: AssemblySheet;
 }
 
-export type InstrumentKind = 'caliper' | 'tape' | 'milliohm-meter' | 'pitch-gauge';
+export const INSTRUMENT_KINDS = [
+  'caliper',
+  'tape',
+  'milliohm-meter',
+  'pitch-gauge',
+  'rule',
+  'turn-mark',
+  'torque-driver',
+  'feeler',
+] as const;
+export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
+export const UNITS = ['mm', 'ohm', 'turns', 'Nm'] as const;
+export type Unit = (typeof UNITS)[number];
 
 export interface Instrument extends Base {
   tag: string;
   kind: InstrumentKind;
-  unit: 'mm' | 'ohm';
+  unit: Unit;
   span: Range;
   resolution: number;
   expandedUncertainty: number;
@@ -221,11 +343,24 @@ export interface Entry extends KeepsTyped {
   hole: { form: 'threaded' | 'clearance'; thread: string; diameterMm: number | null; chamfersMm: number };
   certificate: Id | null;
   size: string | null;
-  /** Ring face towards the box. */
+  /** Ring face towards the box, or the ring that is fitted. */
   ringFace: string | null;
   cable: Id | null;
   /** Washer fitted between gland and wall, mm; 0 for none. */
   washerMm: number;
+  /** What stands between gland and wall; null: not recorded. */
+  adaptors: Adaptor[] | null;
+}
+
+/** A thread adaptor or reducer between gland and wall. */
+export interface Adaptor {
+  what: 'adaptor' | 'reducer';
+  /** Thread into the wall, thread that takes the gland. */
+  male: string;
+  female: string;
+  concepts: string[];
+  levels: Level[];
+  groups: Group[];
 }
 
 /** One measured value, as the instrument or the person gave it. */
@@ -233,7 +368,7 @@ export interface Reading extends Base {
   entry: Id;
   round: Id;
   place: string;
-  /** In the place's unit: mm, Ω or turns. */
+  /** In the place's unit. */
   value: number;
   /** Exactly what was typed or sent. */
   typed: string;
@@ -257,6 +392,63 @@ export interface Look extends Base {
   by: string;
   at: string;
   photo: Id | null;
+  /** What was seen, in words; evidence for a special condition. */
+  note: string;
+}
+
+/** Compound or resin mixed and packed into one entry. */
+export interface Pour extends Base {
+  entry: Id;
+  round: Id;
+  /** Batch and expiry on the label; null: not recorded. */
+  batch: string | null;
+  expires: string | null;
+  /** Whether the ratio of the sheet was kept; null: not recorded. */
+  ratioKept: boolean | null;
+  mixedAt: string;
+  packedAt: string;
+  /** Temperature at mixing, and the lowest since packing, °C; null: not recorded. */
+  temperatureC: number | null;
+  lowestC: number | null;
+  /** When the cured surface was opened and looked at; null before. */
+  lookedAt: string | null;
+  by: string;
+  at: string;
+}
+
+/** What a closed entry hides, as it was when it was closed: sealed, with the hold points that were kept. */
+export interface AsLeft extends Base {
+  entry: Id;
+  round: Id;
+  why: 'make-off' | 'opening';
+  /** What became of the seals. */
+  outerSeal: SealFate;
+  innerSeal: SealFate;
+  note: string;
+  readings: Reading[];
+  looks: Look[];
+  /** Instruments as they were. */
+  instruments: Instrument[];
+  pours: Pour[];
+  /** Of entry, cable and size as they were: another cable or gland makes the record worthless. */
+  fingerprint: string;
+  /** Hold points without an answer. */
+  skipped: string[];
+  by: string;
+  at: string;
+  previous: string | null;
+  hash: string;
+}
+
+export const SEAL_FATES = ['replaced', 'kept', 'none'] as const;
+export type SealFate = (typeof SEAL_FATES)[number];
+
+/** A site's own set of references: which document and clause each check rests on. */
+export interface ReferenceRecord extends Base {
+  title: string;
+  /** Shipped set that speaks for the checks that this one leaves out. */
+  over: Id;
+  basis: { check: string; text: string }[];
 }
 
 export interface Round extends Base {
@@ -342,6 +534,9 @@ export interface Tables {
   round: Round;
   reading: Reading;
   look: Look;
+  pour: Pour;
+  asleft: AsLeft;
+  reference: ReferenceRecord;
   inspection: Inspection;
   defect: Defect;
   change: Change;

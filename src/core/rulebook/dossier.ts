@@ -1,7 +1,11 @@
 import { diameter, type Diameter, type DiameterMethod } from '../measuring/diameter';
+import { fingerprintOf } from '../record/fingerprint';
+import { conditionNumber } from '../record/kinds/looks';
+import { KINDS, lookOf, placeOf } from '../record/kinds';
 import type { Slice } from '../record/slice';
 import type {
   Area,
+  AsLeft,
   Cable,
   Certificate,
   Enclosure,
@@ -11,10 +15,12 @@ import type {
   Id,
   Instrument,
   Look,
+  Pour,
   Reading,
   Round,
   Site,
 } from '../record/types';
+import { resolveReferences, type ReferenceSet } from './references';
 
 /** Everything that judging one entry reads. */
 export interface Dossier {
@@ -32,8 +38,20 @@ export interface Dossier {
   /** The latest answer to each look of the round. */
   looks: ReadonlyMap<string, Look>;
   instruments: ReadonlyMap<Id, Instrument>;
-  /** Those readings by place, grouped as they are judged. */
+  /** Those readings by place, grouped as they are judged; hidden places also from the sealed record. */
   groups: ReadonlyMap<string, readonly ReadingGroup[]>;
+  /** Compound or resin of the round, else of the sealed record; in the order of packing. */
+  pours: readonly Pour[];
+  /** Sealed record that speaks for what the closed entry hides; null when there is none that holds. */
+  record: AsLeft | null;
+  /** Places and looks that the sealed record answers, because the round does not. */
+  recorded: ReadonlySet<string>;
+  /** Newest sealed record of the entry before this round: its day; null before the first. */
+  lastSealed: string | null;
+  /** Entry of the round at which questions about the whole enclosure are asked; null when it is this one. */
+  askedAt: Entry | null;
+  /** References that findings are printed with. */
+  references: ReferenceSet;
 }
 
 /** Readings of one place by one person with one instrument and method: one diameter. */
@@ -73,6 +91,7 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
   const site = entry && slice.get('site', entry.site);
   if (!entry || !enclosure || !area || !site) return null;
   const certificate = entry.certificate === null ? null : slice.get('certificate', entry.certificate);
+  const cable = entry.cable === null ? null : slice.get('cable', entry.cable);
   const readings = slice
     .by('reading', 'entry', entryId)
     .filter((reading) => reading.round === round?.id && !reading.struck)
@@ -86,21 +105,93 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     const record = slice.get('instrument', instrument);
     if (record) instruments.set(instrument, record);
   }
+  const groups = groupReadings(readings, instruments);
+  const records = slice.by('asleft', 'entry', entryId).sort(byTime);
+  const record = looks.get('unaltered')?.answer === 'altered' ? null : validRecord(records, entry, cable);
+  const recorded = record ? answerFrom(record, entry, groups, looks) : NOTHING;
+  const own = slice.by('pour', 'entry', entryId).filter((pour) => pour.round === round?.id);
   return {
     site,
     area,
     enclosure,
     entry,
-    cable: entry.cable === null ? null : slice.get('cable', entry.cable),
+    cable,
     certificate,
     size: certificate?.sheet.sizes.find(({ size }) => size === entry.size) ?? null,
     round,
     readings,
     looks,
     instruments,
-    groups: groupReadings(readings, instruments),
+    groups,
+    pours: (own.length > 0 ? own : (record?.pours ?? own)).sort(byPacking),
+    record,
+    recorded,
+    lastSealed: lastSealed(slice, records, entryId, round),
+    askedAt: askedAt(slice, entry, round),
+    references: resolveReferences(site.references, (id) => slice.get('reference', id)),
   };
 }
+
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** The newest sealed record, if cable and gland are still those that it was made of. */
+function validRecord(records: readonly AsLeft[], entry: Entry, cable: Cable | null): AsLeft | null {
+  const newest = records[records.length - 1];
+  return newest && newest.fingerprint === fingerprintOf(entry, cable) ? newest : null;
+}
+
+/** Whether a place or look cannot be reached once the entry is closed, or only while it is being closed. */
+const isHidden = (entry: Entry, id: string): boolean => {
+  const asked = placeOf(entry.kind, id) ?? lookOf(entry.kind, id);
+  if (asked === null) return conditionNumber(id) !== null;
+  return asked.grade === 'detailed' || JOINT_ANSWER.test(id);
+};
+
+const JOINT_ANSWER = /^(turns|torque|faces|grip)-/;
+
+/** Adds the answers of a sealed record to hidden places and looks that the round leaves open; says which. */
+function answerFrom(
+  record: AsLeft,
+  entry: Entry,
+  groups: Map<string, ReadingGroup[]>,
+  looks: Map<string, Look>,
+): ReadonlySet<string> {
+  const recorded = new Set<string>();
+  const instruments = new Map(record.instruments.map((instrument) => [instrument.id, instrument]));
+  for (const [place, found] of groupReadings(record.readings, instruments)) {
+    if (groups.has(place) || !isHidden(entry, place)) continue;
+    groups.set(place, found);
+    recorded.add(place);
+  }
+  for (const look of record.looks) {
+    if (looks.has(look.look) || !isHidden(entry, look.look)) continue;
+    looks.set(look.look, look);
+    recorded.add(look.look);
+  }
+  return recorded;
+}
+
+function lastSealed(slice: Slice, records: readonly AsLeft[], entry: Id, round: Round | null): string | null {
+  let newest: string | null = null;
+  const earlier = [...records, ...slice.by('inspection', 'entry', entry)];
+  for (const { at, round: of } of earlier) {
+    if (of !== round?.id && (newest === null || at > newest)) newest = at;
+  }
+  return newest;
+}
+
+/** Questions about the enclosure are asked once, at the first of its entries in the round. */
+function askedAt(slice: Slice, entry: Entry, round: Round | null): Entry | null {
+  if (!round) return null;
+  let first = entry;
+  for (const other of slice.by('entry', 'enclosure', entry.enclosure)) {
+    const before = other.label < first.label || (other.label === first.label && other.id < first.id);
+    if (before && round.entries.includes(other.id)) first = other;
+  }
+  return first === entry ? null : first;
+}
+
+const byPacking = (a: Pour, b: Pour): number => (a.packedAt < b.packedAt ? -1 : a.packedAt > b.packedAt ? 1 : 0);
 
 const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
   a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1;
@@ -168,6 +259,9 @@ export function singleUncertainty({
 /** Whether the enclosure is flameproof: the consequence of a bad joint is then the highest. */
 export const isFlameproof = ({ enclosure }: Dossier): boolean =>
   enclosure.concepts.some((concept) => concept[0] === 'd');
+
+/** Traits of the entry's kind. */
+export const kindOf = ({ entry }: Pick<Dossier, 'entry'>) => KINDS[entry.kind];
 
 /** Whether the enclosure is dust-ignition-proof. */
 export const isDustProof = ({ enclosure }: Dossier): boolean =>

@@ -1,32 +1,39 @@
 import { threadOf } from '../gland/thread-table';
-import { DEPTH_LARGE_MM, DEPTH_SMALL_MM, SMALL_VOLUME_CM3 } from '../gland/threads';
-import { KINDS } from '../record/kinds';
+import { DEPTH_LARGE_MM, DEPTH_SMALL_MM, PARALLEL_THREADS, SMALL_VOLUME_CM3, TAPER_THREADS } from '../gland/threads';
 import type { ClampFace } from '../record/types';
-import { isFlameproof, type Dossier } from './dossier';
+import { isFlameproof, kindOf, type Dossier } from './dossier';
+import { gapScale } from './gap-scale';
 import type { FitTask } from './judge-fit';
+import { SUPPORT_WITHIN_MM } from './limits';
 
 /** The clamping face that is in use for the cable's armour; null when none is, or none is known. */
-export function faceInUse({ size, cable, entry }: Dossier): ClampFace | null {
+export function faceInUse({ size, cable, entry }: Pick<Dossier, 'size' | 'cable' | 'entry'>): ClampFace | null {
   const armour = cable?.armour?.type;
   const listed = size?.clamp.filter((face) => face.armour === armour) ?? [];
-  if (KINDS[entry.kind].ring === 'universal') return listed[0] ?? null;
+  const { ring } = kindOf({ entry });
+  if (ring === 'universal' || ring === 'none') return listed[0] ?? null;
   return listed.find((face) => face.face === entry.ringFace) ?? null;
 }
 
 /** What a place is held against as a fit; null where the records do not say, or it is no fit. */
 export function fitTaskOf(dossier: Dossier, place: string): FitTask | null {
-  const { size, cable, entry } = dossier;
+  const { size, cable } = dossier;
   const soft = cable?.coldFlow ?? false;
   if (place === 'outer-sheath' && size) {
     return { place, part: 'Outer seal', rangeMm: size.outer.rangeMm, seal: size.outer, soft };
   }
+  if (place === 'over-cores' && size?.pot) {
+    return { place, part: 'Bore over the cores', rangeMm: size.pot.overCoresMm, seal: null, soft };
+  }
   if (place === 'inner-sheath' && size?.inner) {
-    return { place, part: 'Inner seal', rangeMm: size.inner.rangeMm, seal: size.inner, soft };
+    const part = kindOf(dossier).inner === 'diaphragm' ? 'Diaphragm' : 'Inner seal';
+    return { place, part, rangeMm: size.inner.rangeMm, seal: size.inner, soft };
   }
   const face = place === 'armour' ? faceInUse(dossier) : null;
   if (!face) return null;
-  const turned = KINDS[entry.kind].ring === 'reversible';
-  const part = turned ? `Ring face ${face.face}, ${face.armour}` : `Clamp, ${face.armour}`;
+  const { ring } = kindOf(dossier);
+  const named = ring === 'reversible' ? `Ring face ${face.face}` : ring === 'dedicated' ? `Ring ${face.face}` : 'Clamp';
+  const part = `${named}, ${face.armour}`;
   return { place, part, rangeMm: face.rangeMm, seal: null, soft: false };
 }
 
@@ -34,6 +41,8 @@ export function fitTaskOf(dossier: Dossier, place: string): FitTask | null {
 export function limitsOf(dossier: Dossier, place: string): [low: number | null, high: number | null] | null {
   const task = fitTaskOf(dossier, place);
   if (task) return [...task.rangeMm];
+  const own = ownLimits(dossier, place);
+  if (own !== undefined) return own;
   if (place === 'bond') return [null, dossier.site.bondLimitOhm];
   if (place === 'thread-engagement' && isFlameproof(dossier)) {
     const thread = dossier.size && threadOf(dossier.size.thread);
@@ -41,4 +50,26 @@ export function limitsOf(dossier: Dossier, place: string): [low: number | null, 
     return [dossier.enclosure.volumeCm3 > SMALL_VOLUME_CM3 ? DEPTH_LARGE_MM : DEPTH_SMALL_MM, null];
   }
   return null;
+}
+
+/** Limits that the sheet gives for single values; undefined for another place. */
+function ownLimits(dossier: Dossier, place: string): [number | null, number | null] | null | undefined {
+  const { size, certificate, enclosure } = dossier;
+  if (place === 'armour-length') return size?.armourLengthMm ? [...size.armourLengthMm] : null;
+  if (place === 'inner-proud') return size?.innerProudMm == null ? null : [size.innerProudMm, null];
+  if (place === 'compound-reach') return certificate?.sheet.compound ? [0, certificate.sheet.compound.reachMm] : null;
+  if (place === 'support-distance') return [null, SUPPORT_WITHIN_MM];
+  if (place === 'back-nut-gap') {
+    const scale = gapScale(dossier);
+    return scale ? [scale.lowMm, scale.highMm] : null;
+  }
+  if (place === 'thread-turns' && isFlameproof(dossier)) {
+    const thread = size && threadOf(size.thread);
+    if (!thread) return null;
+    if (thread.smallEndMm !== null) return [TAPER_THREADS, null];
+    const depth = enclosure.volumeCm3 > SMALL_VOLUME_CM3 ? DEPTH_LARGE_MM : DEPTH_SMALL_MM;
+    return [Math.max(PARALLEL_THREADS, depth / thread.pitchMm), null];
+  }
+  const joint = certificate?.sheet.joints.find((one) => place === `${one.school}-${one.joint}`);
+  return joint?.range ? [...joint.range] : undefined;
 }

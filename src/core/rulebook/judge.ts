@@ -1,17 +1,15 @@
 import { KINDS } from '../record/kinds';
-import { GRADES, type EntryStatus, type Grade } from '../record/types';
+import type { EntryStatus, Grade } from '../record/types';
 import type { Check } from './check';
 import type { Context, Dossier } from './dossier';
 import { countOutcomes, isWorse, stateOf, type Aspect, type Finding } from './finding';
+import { asksFor } from './grades';
 import { ruleOf } from './rules';
-
-/** Whether a check of one grade is asked at another: visual ⊂ close ⊂ detailed. */
-export const asksFor = (grade: Grade, check: Grade): boolean =>
-  GRADES.indexOf(check) <= GRADES.indexOf(grade);
 
 /**
  * Judges one entry: every check that its kind has and the grade calls for.
- * Pure; a check above the grade is left out, never called conforming.
+ * Pure; a check above the grade is left out, never called conforming, unless a sealed as-left record of
+ * the same gland and cable answers it.
  *
  * @param at time of judging, ISO 8601
  */
@@ -20,7 +18,9 @@ export function judge(dossier: Dossier, grade: Grade, at: string): Finding[] {
   const findings: Finding[] = [];
   for (const id of KINDS[dossier.entry.kind].checks) {
     const rule = ruleOf(id);
-    if (rule && asksFor(grade, rule.grade)) findings.push(findingOf(rule, context));
+    if (!rule) continue;
+    // What the closed entry hides is judged below its grade only where a sealed record speaks for it.
+    if (asksFor(grade, rule.grade) || dossier.record) findings.push(findingOf(rule, context));
   }
   return findings;
 }
@@ -39,9 +39,22 @@ const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
   looks: d.looks,
   instruments: d.instruments,
   groups: d.groups,
+  pours: d.pours,
+  record: d.record,
+  recorded: d.recorded,
+  lastSealed: d.lastSealed,
+  askedAt: d.askedAt,
+  references: d.references,
   grade,
   at,
 });
+
+/** Day of the sealed record that a check leans on; null when the round itself answers. */
+function recordOf({ place, grade }: Check, { record, recorded }: Context): string | null {
+  if (!record || recorded.size === 0) return null;
+  const leans = (place !== null && recorded.has(place)) || (grade === 'detailed' && place === null);
+  return leans ? record.at : null;
+}
 
 const NONE: Aspect[] = [];
 
@@ -63,6 +76,7 @@ function findingOf(rule: Check, context: Context): Finding {
     place: rule.place,
     consequence: rule.consequence(context),
     hazard: rule.hazard,
+    record: recordOf(rule, context),
     also: aspects.length === 1 ? NONE : aspects.filter((aspect) => aspect !== worst && isOpen(aspect)),
   };
 }

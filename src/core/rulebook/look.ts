@@ -1,11 +1,21 @@
 import { lookOf } from '../record/kinds';
+import { conditionLook, conditionNumber, type LookQuestion } from '../record/kinds/looks';
 import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from './finding';
 
+/** The question of a look: of the kind, or the tick of a special condition of the certificate. */
+export function questionOf({ entry, certificate }: Context, look: string): LookQuestion | null {
+  const own = lookOf(entry.kind, look);
+  if (own) return own;
+  const number = conditionNumber(look);
+  const text = number === null ? undefined : certificate?.specialConditions[number - 1];
+  return text === undefined ? null : conditionLook(number!, text);
+}
+
 /** An aspect that is answered by looking: good answers conform, bad ones fail, none is unread. */
 export function judgeLook(context: Context, look: string): Aspect {
-  const question = lookOf(context.entry.kind, look);
+  const question = questionOf(context, look);
   if (!question) return unread('look.unknown', { look });
   const given = context.looks.get(look);
   if (!given) return unread('look.none', { look, title: question.title });
@@ -14,3 +24,7 @@ export function judgeLook(context: Context, look: string): Aspect {
   const facts = { look, title: question.title, answer: answer.id, said: answer.title, by: given.by };
   return answer.good ? conforms('look.good', facts) : fails('look.bad', facts);
 }
+
+/** The answer that was given to a look; null before. */
+export const answerTo = ({ looks }: Pick<Context, 'looks'>, look: string): string | null =>
+  looks.get(look)?.answer ?? null;

@@ -1,18 +1,27 @@
-import { KINDS } from '../record/kinds';
+import { KINDS, looksOf, placesOf, placeOf } from '../record/kinds';
 import type { KindId } from '../record/kind-ids';
 import { MemorySlice, type RecordChange } from '../record/slice';
 import type {
   Area,
+  AsLeft,
+  AssemblySheet,
   Cable,
   Certificate,
   Enclosure,
   Entry,
+  GlandSize,
+  Inspection,
   Instrument,
+  InstrumentKind,
+  Pour,
   Reading,
+  ReferenceRecord,
+  Round,
   Seal,
   Site,
 } from '../record/types';
 import { dossierOf, type Dossier } from './dossier';
+import { gapFor } from './gap-scale';
 
 /** How a test's entry differs from the sound one. */
 export interface Change {
@@ -22,24 +31,49 @@ export interface Change {
   enclosure?: Partial<Enclosure>;
   cable?: Partial<Cable>;
   certificate?: Partial<Certificate>;
+  sheet?: Partial<AssemblySheet>;
+  size?: Partial<GlandSize>;
   entry?: Partial<Entry>;
   instrument?: Partial<Instrument>;
+  round?: Partial<Round>;
   /** Readings per place, instead of the sound ones. */
   truth?: Record<string, number[]>;
   /** Readings beside the sound ones. */
   readings?: Reading[];
   /** Answers instead of the good ones; null: not looked at. */
   looks?: Record<string, string | null>;
+  /** Notes beside the answers. */
+  notes?: Record<string, string>;
+  /** The mixing, or null for none. */
+  pour?: Partial<Pour> | null;
   /** Fault of every reading. */
   fault?: Reading['fault'];
+  /** Other records of the slice. */
+  entries?: Entry[];
+  asleft?: AsLeft[];
+  inspections?: Inspection[];
+  references?: ReferenceRecord[];
 }
 
 const base = { site: 's' };
 let made = 0;
 
-/** A reading by A. Vell with the test's caliper. */
+/** Instrument of the test per kind of instrument. */
+const INSTRUMENT: Record<InstrumentKind, string> = {
+  caliper: 'c', tape: 'w', 'milliohm-meter': 'o', 'pitch-gauge': 'c', rule: 'u', 'turn-mark': 't',
+  'torque-driver': 'n', feeler: 'c',
+}; // prettier-ignore
+
+const instrumentFor = (place: string): InstrumentKind => {
+  if (place === 'bond') return 'milliohm-meter';
+  if (place.startsWith('torque-')) return 'torque-driver';
+  if (place.includes('turns')) return 'turn-mark';
+  return place === 'support-distance' ? 'rule' : 'caliper';
+};
+
+/** A reading by A. Vell with the test's instrument for the place. */
 export function reading(place: string, value: number): Reading {
-  const ohm = place === 'bond';
+  const kind = instrumentFor(place);
   return {
     ...base,
     id: `r${++made}`,
@@ -48,8 +82,8 @@ export function reading(place: string, value: number): Reading {
     place,
     value,
     typed: String(value),
-    method: ohm ? null : 'caliper',
-    instrument: ohm ? 'o' : 'c',
+    method: kind === 'caliper' ? 'caliper' : null,
+    instrument: INSTRUMENT[kind],
     source: 'typed',
     by: 'A. Vell',
     at: '2026-03-04T09:00:00.000Z',
@@ -58,102 +92,178 @@ export function reading(place: string, value: number): Reading {
   };
 }
 
+const BACK_NUT = {
+  freeBoreMm: 24.6, freeOutsideMm: 31, freeLengthMm: 14, housingBoreMm: 31.5, handOnGapMm: 10, turns: 0.5,
+  pitchMm: 1.5, toleranceMm: 0.4, indentPct: 15,
+}; // prettier-ignore
+
+/** Gap that is right on a cable of the sound size. */
+export const SOUND_GAP_MM = gapFor(BACK_NUT, 20.7).gapMm;
+
 const SOUND: Record<string, number[]> = {
   'outer-sheath': [20.68, 20.72, 20.7],
   'inner-sheath': [15.2, 15.18, 15.22],
+  'over-cores': [9.9, 9.92, 9.9],
   armour: [1.25, 1.26, 1.25],
+  'armour-length': [18],
   'thread-engagement': [11],
+  'back-nut-gap': [SOUND_GAP_MM],
+  'inner-proud': [8],
+  'compound-reach': [12],
   bond: [0.011],
+  'torque-entry': [35],
+  'turns-outer-seal': [0.87],
+  'turns-clamp': [0.87],
 };
+/** Corrugated armour is measured over its ridges. */
+const OVER_ARMOUR = [17.7, 17.72, 17.7];
 
-const seal = (low: number, high: number): Seal => ({
+const seal = (low: number, high: number, coldFlow = false): Seal => ({
   rangeMm: [low, high],
   ovalityPct: 5,
   maxC: 95,
-  coldFlow: false,
+  coldFlow,
   shapes: ['round'],
 });
 
-/** The records of a sound flameproof entry, changed as a test asks. */
+/** The size of a kind that the sound cable fits. */
+function sizeOf(kind: KindId): GlandSize {
+  const { ring, armour, inner, pot } = KINDS[kind];
+  const [wire, braid] = ring === 'universal' ? ['both', 'both'] : ['W', 'X'];
+  const wires = [
+    { face: wire!, armour: 'wire' as const, rangeMm: [1.15, 1.65] as [number, number] },
+    { face: braid!, armour: 'braid' as const, rangeMm: [0.2, 0.7] as [number, number] },
+  ];
+  const ridges = [{ face: 'both', armour: 'corrugated' as const, rangeMm: [16, 19] as [number, number] }];
+  return {
+    size: 'S3', thread: 'M25x1.5', maleLengthMm: 15, runoutMm: 1.5, washerMm: 0, acrossMm: 37, bodyLengthMm: 58,
+    outer: seal(16.9, 24.1),
+    inner: inner === 'none' ? null : seal(11.2, 18.3, inner === 'diaphragm'),
+    clamp: armour === 'none' ? [] : armour === 'gripped' ? ridges : wires,
+    backNut: KINDS[kind].checks.includes('E-19') ? BACK_NUT : null,
+    armourLengthMm: armour === 'cone' ? [15, 20] : null,
+    innerProudMm: inner === 'none' ? null : 5,
+    pot: pot === 'none' ? null : { boreMm: 16, depthMm: 25, mostCores: 7, overCoresMm: [6, 13] },
+  }; // prettier-ignore
+}
+
+function joints(kind: KindId): AssemblySheet['joints'] {
+  const schools = {
+    entry: { school: 'torque', range: [30, 40] },
+    clamp: { school: 'faces', range: null },
+    'inner-seal': { school: 'faces', range: null },
+    'outer-seal': { school: 'turns', range: [0.6, 1.1] },
+    pot: { school: 'grip', range: null },
+    'resin-port': { school: 'grip', range: null },
+  } as const;
+  return KINDS[kind].joints.map((joint) => ({ joint, ...schools[joint] }) as AssemblySheet['joints'][number]);
+}
+
+/** Everything that a sound entry of a kind answers otherwise than with the first good answer. */
+const PREFERRED: Record<string, string> = { 'unused-entries': 'none' };
+
+/** The records of a sound entry, changed as a test asks; flameproof in zone 1 unless the kind is an ordinary one. */
 export function recordsWith(change: Change = {}): MemorySlice {
   const kind = change.kind ?? 'gland-double-seal';
-  const reversible = KINDS[kind].ring === 'reversible';
+  const traits = KINDS[kind];
   const slice = new MemorySlice();
   const caliper: Instrument = {
     ...base, id: 'c', tag: 'Caliper 07', kind: 'caliper', unit: 'mm', span: [0, 150], resolution: 0.01,
     expandedUncertainty: 0.03, coverageFactor: 2, repeatability: 0.02, repeatabilitySoft: 0.05,
     calibratedUntil: '2027-01-01', calibration: 'CAL 1', simulated: true, ...change.instrument,
   }; // prettier-ignore
-  const ohmmeter: Instrument = {
-    ...caliper, id: 'o', tag: 'Ohmmeter 02', kind: 'milliohm-meter', unit: 'ohm', span: [0, 20],
-    resolution: 0.0001, expandedUncertainty: 0.001, repeatability: 0.0005,
-  }; // prettier-ignore
+  const others: Instrument[] = [
+    { ...caliper, id: 'o', tag: 'Ohmmeter 02', kind: 'milliohm-meter', unit: 'ohm', span: [0, 20], resolution: 0.0001, expandedUncertainty: 0.001, repeatability: 0.0005 },
+    { ...caliper, id: 'u', tag: 'Rule 01', kind: 'rule', span: [0, 1000], resolution: 1, expandedUncertainty: 0.5, repeatability: 0.2 },
+    { ...caliper, id: 't', tag: 'Mark', kind: 'turn-mark', unit: 'turns', span: [0, 40], resolution: 0.05, expandedUncertainty: 0.05, repeatability: 0.02 },
+    { ...caliper, id: 'n', tag: 'Driver 04', kind: 'torque-driver', unit: 'Nm', span: [1, 100], resolution: 0.1, expandedUncertainty: 1, repeatability: 0.3 },
+  ]; // prettier-ignore
+  const ordinary = !traits.certified;
+  const gripped = traits.armour === 'gripped';
+  const certificate = {
+    ...base, id: 'q', number: 'FRN 24.0117', maker: 'Fernholt', title: '', kind, issued: '2024-01-01', state: 'valid',
+    concepts: ordinary ? [] : ['db', 'eb', 'tb'], levels: ordinary ? [] : ['Gb', 'Db'], groups: ordinary ? [] : ['IIC', 'IIIC'],
+    serviceC: [-40, 95], ingress: 'IP66', sealing: true, specialConditions: [], divisions: [], reducedRetention: false,
+    sheet: {
+      number: 'FS 117', expectedBondOhm: 0.012, joints: joints(kind), shroud: ordinary ? 'shroud' : 'none',
+      sizes: [{ ...sizeOf(kind), ...change.size }],
+      compound: traits.pot === 'none' ? null : {
+        name: 'Dessel compound', packMl: 40, wastePct: 15, ratio: '1 : 1', referenceC: 20, q10: 2, workingMinutes: 30,
+        cureHours: 4, energiseHours: 6, minimumC: 5, maxC: 110, extrapolates: false, reachMm: 30,
+      },
+      ...change.sheet,
+    },
+    ...change.certificate,
+  } as Certificate; // prettier-ignore
   const records: [RecordChange['table'], object][] = [
     ['site', {
-      ...base, id: 's', name: 'Works', acceptance: 'guarded', references: 'iec-2013', ovalityAllowancePct: 3,
-      bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 },
+      ...base, id: 's', name: 'Works', acceptance: 'guarded', references: 'iec-2013', scheme: 'zones', barrierSchool: '2013',
+      ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 },
       timeZone: 'UTC', lastSeal: null, ...change.site,
     }],
     ['area', {
-      ...base, id: 'a', name: 'Hall', zone: '1', group: 'IIB', temperatureClass: 'T3', substances: '',
+      ...base, id: 'a', name: 'Hall', zone: ordinary ? 'unclassified' : '1', group: ordinary ? null : 'IIB', temperatureClass: ordinary ? null : 'T3', substances: '',
+      division: null, weather: 'indoors',
       ambientC: [-5, 40], ingressNeed: 'IP54', outlineM: { x: 0, y: 0, width: 9, height: 9 }, levelM: 0, ...change.area,
     }],
     ['enclosure', {
-      ...base, id: 'b', area: 'a', tag: 'JB-1', what: 'box', concepts: ['db'], group: 'IIB', temperatureClass: null,
-      ingress: 'IP66', derating: null, volumeCm3: 1800, wallMm: 12, entryTemperatureC: null,
+      ...base, id: 'b', area: 'a', tag: 'JB-1', what: 'box', concepts: ordinary ? [] : ['db'], group: 'IIB', temperatureClass: null,
+      ingress: 'IP66', derating: null, volumeCm3: 1800, wallMm: 12, entryTemperatureC: null, material: 'metal',
+      ignitionSource: false, indirectEntry: false, demandsBarrier: false, unused: [],
       measuredTemperature: null, positionM: { x: 1, y: 1, z: 0 }, ...change.enclosure,
     }],
     ['cable', {
       ...base, id: 'k', tag: 'P-1', from: '', to: '', lengthM: 40, cores: [{ count: 4, areaMm2: 4, diameterMm: 4.1 }],
       shape: 'round', coldFlow: false, innerMm: 15.2,
-      armour: { type: 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null }, unarmoured: null, sheathMm: 1.5,
-      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, ...change.cable,
+      armour: traits.armour === 'none' ? null : { type: gripped ? 'corrugated' : 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null },
+      unarmoured: traits.armour === 'none' ? { by: 'A. Vell', on: '2026-01-02' } : null, sheathMm: 1.5,
+      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, filling: 'filled', breathing: null, ...change.cable,
     }],
-    ['certificate', {
-      ...base, id: 'q', number: 'FRN 24.0117X', maker: 'Fernholt', title: 'Gland', kind, issued: '2024-02-12',
-      state: 'valid', concepts: ['db', 'eb', 'tb'], levels: ['Gb', 'Db'], groups: ['IIC', 'IIIC'], serviceC: [-40, 95],
-      ingress: 'IP66', sealing: true, specialConditions: [],
-      sheet: {
-        number: 'FS 1', joints: [{ joint: 'clamp', school: 'faces', range: null }], expectedBondOhm: 0.012,
-        sizes: [{
-          size: 'S3', thread: 'M25x1.5', maleLengthMm: 15, runoutMm: 1.5, washerMm: 0, acrossMm: 37, bodyLengthMm: 58,
-          outer: seal(16.9, 24.1), inner: seal(11.2, 18.3),
-          clamp: [
-            { face: reversible ? 'W' : 'both', armour: 'wire', rangeMm: [1.15, 1.65] },
-            { face: reversible ? 'X' : 'both', armour: 'braid', rangeMm: [0.2, 0.7] },
-          ],
-        }],
-      },
-      ...change.certificate,
-    }],
+    ['certificate', certificate],
     ['instrument', caliper],
-    ['instrument', ohmmeter],
+    ...others.map((one) => ['instrument', one] as [RecordChange['table'], object]),
     ['entry', {
       ...base, id: 'e', enclosure: 'b', label: 'A', kind,
       hole: { form: 'threaded', thread: 'M25x1.5', diameterMm: null, chamfersMm: 1 }, certificate: 'q', size: 'S3',
-      ringFace: reversible ? 'W' : null, cable: 'k', washerMm: 0, ...change.entry,
+      ringFace: traits.ring === 'reversible' || traits.ring === 'dedicated' ? 'W' : null, cable: 'k', washerMm: 2,
+      adaptors: [], ...change.entry,
     }],
-    ['round', { ...base, id: 'r', name: 'Round', grade: 'detailed', entries: ['e'], started: '2026-03-04', closed: null }],
+    ['round', {
+      ...base, id: 'r', name: 'Round', grade: 'detailed', entries: ['e', ...(change.entries ?? []).map(({ id }) => id)],
+      started: '2026-03-04', closed: null, ...change.round,
+    }],
   ]; // prettier-ignore
-  const readings = Object.entries({ ...SOUND, ...change.truth }).flatMap(([place, values]) =>
+  for (const entry of change.entries ?? []) records.push(['entry', entry]);
+  for (const record of change.asleft ?? []) records.push(['asleft', record]);
+  for (const record of change.inspections ?? []) records.push(['inspection', record]);
+  for (const record of change.references ?? []) records.push(['reference', record]);
+  const sound: Record<string, number[]> = gripped ? { ...SOUND, armour: OVER_ARMOUR } : SOUND;
+  const asked = new Set(placesOf(kind, certificate.sheet).map(({ id }) => id));
+  const truth = Object.fromEntries(Object.entries(sound).filter(([place]) => asked.has(place)));
+  const readings = Object.entries({ ...truth, ...change.truth }).flatMap(([place, values]) =>
     values.map((value) => ({ ...reading(place, value), fault: change.fault ?? null })),
   );
-  for (const item of [...readings, ...(change.readings ?? [])]) records.push(['reading', item]);
-  for (const { id, answers } of KINDS[kind].looks) {
-    const answer = change.looks?.[id] === undefined ? answers.find(({ good }) => good)!.id : change.looks[id];
+  for (const item of [...readings, ...(change.readings ?? [])]) {
+    if (placeOf(kind, item.place)) records.push(['reading', item]);
+  }
+  for (const { id, answers } of looksOf(kind, certificate)) {
+    const usual = PREFERRED[id] ?? answers.find(({ good }) => good)!.id;
+    const answer = change.looks?.[id] === undefined ? usual : change.looks[id];
     if (answer === null) continue;
+    const note = change.notes?.[id] ?? (id.startsWith('condition-') ? 'seen at the clamp' : '');
     const look = {
-      ...base,
-      id: `l-${id}`,
-      entry: 'e',
-      round: 'r',
-      look: id,
-      answer,
-      by: 'A. Vell',
-      at: '2026-03-04T09:00:00.000Z',
-      photo: null,
-    };
+      ...base, id: `l-${id}`, entry: 'e', round: 'r', look: id, answer, by: 'A. Vell',
+      at: '2026-03-04T09:00:00.000Z', photo: null, note,
+    }; // prettier-ignore
     records.push(['look', look]);
+  }
+  if (traits.pot !== 'none' && change.pour !== null) {
+    const pour: Pour = {
+      ...base, id: 'p', entry: 'e', round: 'r', batch: 'B 77', expires: '2027-01-01', ratioKept: true,
+      mixedAt: '2026-03-01T09:00:00.000Z', packedAt: '2026-03-01T09:20:00.000Z', temperatureC: 20, lowestC: 18,
+      lookedAt: '2026-03-03T09:00:00.000Z', by: 'A. Vell', at: '2026-03-03T09:00:00.000Z', ...change.pour,
+    }; // prettier-ignore
+    records.push(['pour', pour]);
   }
   slice.write(
     records.map(

@@ -31,4 +31,4 @@ export function day(iso: string, timeZone = 'UTC'): string {
 }
 
 /** "1 reading", "3 readings". */
-export const count = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' : 's'}`;
+export const count = (n: number, noun: string, many = `${noun}s`): string => `${n} ${n === 1 ? noun : many}`;

@@ -7,8 +7,8 @@ import { schemaFaults, type FileFault } from './schema';
 export const SITE_FORMAT = 'yendral-site-1';
 
 const LISTS = [
-  'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reading', 'look',
-  'inspection', 'defect',
+  'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reference', 'reading', 'look',
+  'pour', 'asleft', 'inspection', 'defect',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** A site with everything recorded of it. */
@@ -70,6 +70,9 @@ const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)
   ['reading', 'instrument', 'instrument'],
   ['look', 'entry', 'entry'],
   ['look', 'round', 'round'],
+  ['pour', 'entry', 'entry'],
+  ['pour', 'round', 'round'],
+  ['asleft', 'entry', 'entry'],
   ['defect', 'entry', 'entry'],
 ];
 

@@ -3,7 +3,7 @@ import { atMost } from '../../quantity/compare';
 import { conforms, fails, unread, type Check } from '../check';
 import type { Aspect } from '../finding';
 
-/** Gland, seals and cable bear the ambient and the temperature at the entry. */
+/** Gland, seals, compound and cable bear the ambient and the temperature at the entry. */
 export const e04: Check = {
   id: 'E-04',
   title: 'Temperature',
@@ -36,6 +36,8 @@ export const e04: Check = {
     if (size) bear('The outer seal', size.outer.maxC);
     else aspects.push(unread('e01.no-size', { certificate: certificate.number }, 'settle.size'));
     if (size?.inner) bear('The inner seal', size.inner.maxC);
+    const { compound } = certificate.sheet;
+    if (compound) bear('The compound', compound.maxC);
     if (cable) bear('The cable', cable.maxC);
     else aspects.push(unread('cable.none', {}, 'settle.cable'));
     if (aspects.length > 0) return aspects;

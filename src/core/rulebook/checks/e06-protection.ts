@@ -1,5 +1,5 @@
 import { conceptSuits } from '../../hazard/concept';
-import { isDust } from '../../hazard/level';
+import { classified } from '../classified';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof } from '../dossier';
 import type { Aspect } from '../finding';
@@ -12,14 +12,22 @@ export const e06: Check = {
   hazard: 'explosion',
   place: null,
   consequence: (context) => (isFlameproof(context) ? 4 : 3),
-  run({ area, certificate, enclosure }) {
-    if (enclosure.concepts.length === 0) {
+  run({ site, area, certificate, enclosure }) {
+    const where = classified(site, area);
+    const { concepts } = enclosure;
+    if (concepts.length === 0 && where.is === 'unclassified') {
+      return [notApplicable('area.unclassified', { area: area.name })];
+    }
+    if (concepts.length === 0) {
       return [unread('e06.enclosure-unmarked', { enclosure: enclosure.tag }, 'settle.enclosure')];
     }
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    const dust = area.zone !== null && area.zone !== 'unclassified' && isDust(area.zone);
+    if (certificate.concepts.length === 0) {
+      return [unread('e06.none-marked', { certificate: certificate.number }, 'settle.certificate')];
+    }
+    const dust = where.is === 'classified' && where.dust;
     const has = certificate.concepts.join(', ');
-    return enclosure.concepts.map((concept): Aspect => {
+    return concepts.map((concept): Aspect => {
       const answer = conceptSuits(concept, certificate.concepts, dust, certificate.sealing);
       if (answer.suits === 'none-asked') return notApplicable('e06.none-asked', { concept });
       if (answer.suits === 'enclosure-certificate') {

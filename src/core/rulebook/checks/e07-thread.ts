@@ -22,9 +22,21 @@ export const e07: Check = {
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
     const gland = threadOf(size.thread);
     if (!gland) return [unread('e07.unknown', { thread: size.thread }, 'settle.certificate')];
-    const declared = entry.hole.form === 'clearance' ? clearance(context, gland) : threaded(context, gland);
+    const chain = entry.adaptors ?? [];
+    const aspects: Aspect[] = [];
+    // From the gland inwards: each thread has to go into the next.
+    let male = gland;
+    let by = 'Gland';
+    for (const adaptor of chain) {
+      aspects.push(intoFemale(by, male, adaptor.female, 'adaptor'));
+      const next = threadOf(adaptor.male);
+      if (!next) return [unread('e07.unknown', { thread: adaptor.male }, 'settle.adaptors')];
+      male = next;
+      by = 'Adaptor';
+    }
+    aspects.push(entry.hole.form === 'clearance' ? clearance(context, male) : intoFemale(by, male, entry.hole.thread, 'hole'));
     const measured = identified(context, gland);
-    return measured ? [declared, measured] : [declared];
+    return measured ? [...aspects, measured] : aspects;
   },
 };
 
@@ -38,10 +50,12 @@ function clearance({ entry }: Context, gland: Thread): Aspect {
   return conforms('e07.hole', facts, CLEARANCE_MM - play);
 }
 
-function threaded({ entry }: Context, gland: Thread): Aspect {
-  const hole = threadOf(entry.hole.thread);
-  if (!hole) return unread('e07.unknown', { thread: entry.hole.thread }, 'settle.hole');
+function intoFemale(by: string, gland: Thread, thread: string, into: 'adaptor' | 'hole'): Aspect {
+  const hole = threadOf(thread);
+  if (!hole) return unread('e07.unknown', { thread }, into === 'hole' ? 'settle.hole' : 'settle.adaptors');
   const facts = {
+    by,
+    into,
     gland: gland.designation,
     hole: hole.designation,
     majorDifferenceMm: gland.nominalMm - hole.nominalMm,

@@ -1,7 +1,10 @@
-import { threadOf } from '../../gland/thread-table';
-import { engagedLength, threadEngagement } from '../../gland/threads';
+import { threadOf, type Thread } from '../../gland/thread-table';
+import { engagedLength, TAPER_THREADS, threadEngagement } from '../../gland/threads';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
-import { groupsOf, isFlameproof, singleUncertainty } from '../dossier';
+import { classified } from '../classified';
+import { groupsOf, isFlameproof, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
+import type { Aspect } from '../finding';
+import { faultOfGroup } from '../judge-value';
 
 /** Threads engaged of a flameproof joint. */
 export const e08: Check = {
@@ -12,7 +15,10 @@ export const e08: Check = {
   place: 'thread-engagement',
   consequence: (context) => (isFlameproof(context) ? 4 : 3),
   run(context) {
-    const { enclosure, entry, size, certificate } = context;
+    const { site, area, enclosure, entry, size, certificate } = context;
+    if (enclosure.concepts.length === 0 && classified(site, area).is === 'unclassified') {
+      return [notApplicable('area.unclassified', { area: area.name })];
+    }
     if (enclosure.concepts.length === 0) {
       return [unread('e06.enclosure-unmarked', { enclosure: enclosure.tag }, 'settle.enclosure')];
     }
@@ -21,7 +27,9 @@ export const e08: Check = {
     }
     if (entry.hole.form === 'clearance') return [fails('e08.clearance', { thread: entry.hole.thread })];
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    const thread = size && threadOf(size.thread);
+    // With an adaptor the joint in the wall is the adaptor's.
+    const last = entry.adaptors?.[entry.adaptors.length - 1];
+    const thread = size && threadOf(last?.male ?? size.thread);
     if (!thread) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
     const taper = thread.smallEndMm !== null;
     if (taper && thread.series !== 'npt') {
@@ -34,36 +42,40 @@ export const e08: Check = {
       wallMm: enclosure.wallMm,
       chamfersMm: entry.hole.chamfersMm,
     });
-    const groups = groupsOf(context, 'thread-engagement');
-    if (groups.length === 0) {
+    const lengths = groupsOf(context, 'thread-engagement');
+    const turns = groupsOf(context, 'thread-turns');
+    if (lengths.length + turns.length === 0) {
       const expectedThreads = Math.floor(expectedMm / thread.pitchMm);
       return [unread('e08.not-measured', { expectedMm, expectedThreads }, 'settle.engagement')];
     }
-    return groups.map((group) => {
-      const { tag, calibratedUntil } = group.instrument;
-      if (group.fault) {
-        const facts = { part: 'Thread engagement', instrument: tag, until: calibratedUntil };
-        return unread(`measured.${group.fault}`, facts, 'settle.other-instrument');
-      }
-      // The shortest of several readings is what holds the flame back.
-      const engagedMm = Math.min(...group.readings.map(({ value }) => value));
-      const uncertaintyMm = singleUncertainty(group.instrument);
-      const result = threadEngagement(thread.pitchMm, engagedMm, uncertaintyMm, enclosure.volumeCm3, taper);
-      const facts = {
-        engagedMm,
-        uncertaintyMm,
-        threads: result.fullThreads,
-        requiredThreads: result.requiredThreads,
-        requiredDepthMm: result.requiredDepthMm,
-        volumeCm3: enclosure.volumeCm3,
-        thread: thread.designation,
-        turns: result.effectiveLengthMm / thread.pitchMm,
-      };
-      const margin = result.effectiveLengthMm - (result.requiredDepthMm ?? 4.5 * thread.pitchMm);
-      const key = taper ? 'taper' : 'parallel';
-      return result.conforms
-        ? conforms(`e08.${key}`, facts, margin)
-        : fails(`e08.${key}-short`, facts, margin);
-    });
+    return [
+      ...lengths.map((group) => judgeEngaged(context, thread, group, 1)),
+      // A turn unscrewed is a pitch of thread, and so is its uncertainty.
+      ...turns.map((group) => judgeEngaged(context, thread, group, thread.pitchMm)),
+    ];
   },
 };
+
+/** One group of readings; each is worth `perUnitMm` of thread. */
+function judgeEngaged({ enclosure }: Context, thread: Thread, group: ReadingGroup, perUnitMm: number): Aspect {
+  const fault = faultOfGroup('Thread engagement', group);
+  if (fault) return fault;
+  const taper = thread.smallEndMm !== null;
+  // The shortest of several readings is what holds the flame back.
+  const engagedMm = Math.min(...group.readings.map(({ value }) => value)) * perUnitMm;
+  const uncertaintyMm = singleUncertainty(group.instrument) * perUnitMm;
+  const result = threadEngagement(thread.pitchMm, engagedMm, uncertaintyMm, enclosure.volumeCm3, taper);
+  const facts = {
+    engagedMm,
+    uncertaintyMm,
+    threads: result.fullThreads,
+    requiredThreads: result.requiredThreads,
+    requiredDepthMm: result.requiredDepthMm,
+    volumeCm3: enclosure.volumeCm3,
+    thread: thread.designation,
+    turns: result.effectiveLengthMm / thread.pitchMm,
+  };
+  const margin = result.effectiveLengthMm - (result.requiredDepthMm ?? TAPER_THREADS * thread.pitchMm);
+  const key = taper ? 'taper' : 'parallel';
+  return result.conforms ? conforms(`e08.${key}`, facts, margin) : fails(`e08.${key}-short`, facts, margin);
+}

@@ -17,12 +17,11 @@ export const e11: Check = {
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
     const look = judgeLook(context, 'outer-bare');
-    const { shapes } = size.outer;
+    const { shapes, rangeMm } = size.outer;
     if (!shapes.includes(cable.shape)) {
-      return [
-        fails('fit.shape', { part: 'The outer seal', shape: cable.shape, shapes: shapes.join(', ') }),
-        look,
-      ];
+      const [lowMm, highMm] = rangeMm;
+      const facts = { part: 'Outer seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };
+      return [fails('fit.shape', facts), look];
     }
     return [judgeFit(context, fitTaskOf(context, 'outer-sheath')!), look];
   },

@@ -1,12 +1,15 @@
-import { fails, notApplicable, unread, type Check } from '../check';
-import { isFlameproof } from '../dossier';
+import { coreCount } from '../asked';
+import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { isFlameproof, kindOf, type Context } from '../dossier';
+import type { Aspect } from '../finding';
 import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
+import { judgeLook } from '../look';
 
-/** The inner seal holds the inner sheath as measured. */
+/** The inner seal or diaphragm holds the inner sheath as measured; a pot takes the cores, by size and number. */
 export const e12: Check = {
   id: 'E-12',
-  title: 'Inner seal',
+  title: 'Inner seal or pot',
   grade: 'detailed',
   hazard: 'explosion',
   place: 'inner-sheath',
@@ -15,13 +18,28 @@ export const e12: Check = {
     const { size, cable, certificate } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
-    if (!size.inner)
-      return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
-    const { shapes } = size.inner;
+    const kind = kindOf(context);
+    if (kind.pot !== 'none') return pot(context);
+    if (!size.inner) return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
+    const { shapes, rangeMm } = size.inner;
+    const look = kind.inner === 'diaphragm' ? [judgeLook(context, 'diaphragm-lip')] : [];
     if (!shapes.includes(cable.shape)) {
-      return [fails('fit.shape', { part: 'The inner seal', shape: cable.shape, shapes: shapes.join(', ') })];
+      const [lowMm, highMm] = rangeMm;
+      const facts = { part: 'Inner seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };
+      return [fails('fit.shape', facts), ...look];
     }
-    return [judgeFit(context, fitTaskOf(context, 'inner-sheath')!)];
+    return [judgeFit(context, fitTaskOf(context, 'inner-sheath')!), ...look];
   },
 };
+
+/** The bore over the cores, and how many of them. */
+function pot(context: Context): Aspect[] {
+  const { size, certificate } = context;
+  const of = size!.pot;
+  if (!of) return [unread('e12.no-pot', { size: size!.size, sheet: certificate!.sheet.number }, 'settle.sheet')];
+  const cores = coreCount(context)!;
+  const facts = { cores, most: of.mostCores, boreMm: of.boreMm };
+  const number = cores > of.mostCores ? fails('e12.too-many-cores', facts) : conforms('e12.cores', facts);
+  return [judgeFit(context, fitTaskOf(context, 'over-cores')!), number];
+}

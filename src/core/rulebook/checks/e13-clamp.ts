@@ -1,7 +1,9 @@
-import { KINDS } from '../../record/kinds';
 import { fails, unread, type Check } from '../check';
+import { kindOf, type Context } from '../dossier';
+import type { Aspect } from '../finding';
 import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
+import { judgeLook } from '../look';
 
 /** The certificate lists the armour, the ring shows it the right face, and that face's range holds it. */
 export const e13: Check = {
@@ -28,13 +30,27 @@ export const e13: Check = {
         fails('e13.not-listed', { ...facts, listed: size.clamp.map(({ armour }) => armour).join(', ') }),
       ];
     }
-    const turned = KINDS[entry.kind].ring === 'reversible';
-    if (turned && entry.ringFace === null) return [unread('e13.face-unknown', facts, 'settle.ring-face')];
+    const { ring } = kindOf(context);
+    const turned = ring === 'reversible' || ring === 'dedicated';
+    const look: Aspect[] = ring === 'dedicated' ? [judgeLook(context, 'ring-thick-end')] : [];
+    if (turned && entry.ringFace === null) return [unread('e13.face-unknown', facts, 'settle.ring-face'), ...look];
     const task = fitTaskOf(context, 'armour');
     if (!task) {
       const wanted = listed.map((f) => f.face).join(' or ');
-      return [fails('e13.wrong-face', { ...facts, face: entry.ringFace, wanted })];
+      const key = ring === 'dedicated' ? 'e13.wrong-ring' : 'e13.wrong-face';
+      return [fails(key, { ...facts, ...sizes(context), face: entry.ringFace, wanted }), ...look];
     }
-    return [judgeFit(context, task)];
+    return [judgeFit(context, task), ...look];
   },
 };
+
+/** What the face that is in use would hold, and what the armour measures by its record. */
+function sizes({ size, entry, cable }: Context) {
+  const used = size!.clamp.find(({ face }) => face === entry.ringFace);
+  return {
+    holds: used?.armour ?? null,
+    lowMm: used?.rangeMm[0] ?? null,
+    highMm: used?.rangeMm[1] ?? null,
+    armourMm: cable!.armour!.sizeMm,
+  };
+}

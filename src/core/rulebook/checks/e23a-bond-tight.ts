@@ -1,4 +1,5 @@
-import { type Check } from '../check';
+import { unread, type Check } from '../check';
+import { kindOf } from '../dossier';
 import { judgeLook } from '../look';
 
 /** Bond and tag present and tight. */
@@ -9,5 +10,10 @@ export const e23a: Check = {
   hazard: 'shock',
   place: 'bond-tight',
   consequence: () => 3,
-  run: (context) => [judgeLook(context, 'bond-tight')],
+  run(context) {
+    const look = judgeLook(context, 'bond-tight');
+    // On an insulating box only the tag ring of an ordinary gland earths the armour.
+    if (kindOf(context).certified || context.enclosure.material !== null) return [look];
+    return [look, unread('e23a.material-unknown', { tag: context.enclosure.tag }, 'settle.enclosure')];
+  },
 };

@@ -1,0 +1,78 @@
+import { dossierOf } from '../rulebook/dossier';
+import { askedLooks, askedPlaces } from '../rulebook/asked';
+import { needOpen } from './apply-inspection';
+import { Refusal, type Payloads } from './commands';
+import type { Draft } from './draft';
+import { fingerprintOf } from './fingerprint';
+import { KINDS } from './kinds';
+import { canonicalHash } from './seal';
+
+/** Compound or resin mixed and packed into an entry. */
+export function applyPour(draft: Draft, payload: Payloads['pour.record']): void {
+  draft.needFree('pour', payload.id);
+  const entry = draft.need('entry', payload.entry, 'entry');
+  needOpen(draft, payload.entry, payload.round);
+  if (KINDS[entry.kind].pot === 'none') {
+    throw new Refusal('invalid', 'entry', 'This kind of entry has no pot. Record it on the entry that has one.');
+  }
+  if (Date.parse(payload.packedAt) < Date.parse(payload.mixedAt)) {
+    throw new Refusal('invalid', 'packedAt', 'Packed before it was mixed: correct one of the times.');
+  }
+  needAfter(payload.packedAt, payload.lookedAt);
+  draft.put('pour', { ...payload, site: draft.command.site, by: draft.person, at: draft.command.at });
+}
+
+/** What is known later: the lowest temperature since packing, and when it was opened for a look. */
+export function applyPourEdit(draft: Draft, { id, set }: Payloads['pour.edit']): void {
+  const pour = draft.need('pour', id, 'id');
+  needOpen(draft, pour.entry, pour.round);
+  needAfter(pour.packedAt, set.lookedAt ?? null);
+  draft.put('pour', { ...pour, ...set });
+}
+
+function needAfter(packedAt: string, lookedAt: string | null): void {
+  if (lookedAt !== null && Date.parse(lookedAt) < Date.parse(packedAt)) {
+    throw new Refusal('invalid', 'lookedAt', 'Looked at before it was packed: correct one of the times.');
+  }
+}
+
+/**
+ * Seals how an entry was left when it was closed: readings, looks and compound of the round, the seals'
+ * fate, the hold points that were skipped, hashed over all of it and the seal before.
+ */
+export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): void {
+  draft.needFree('asleft', payload.id);
+  const entry = draft.need('entry', payload.entry, 'entry');
+  const round = needOpen(draft, payload.entry, payload.round);
+  const site = draft.need('site', draft.command.site, 'site');
+  const dossier = dossierOf(draft, payload.entry, round);
+  if (!dossier)
+    throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  // Only what this round saw: an earlier record is not handed on by a later one.
+  const looks = [...dossier.looks.values()].filter(({ look }) => !dossier.recorded.has(look));
+  const answered = new Set<string>([
+    ...dossier.readings.map(({ place }) => place),
+    ...looks.map(({ look }) => look),
+  ]);
+  const asked = new Set<string>([
+    ...askedPlaces(dossier).flatMap(({ id, wanted }) => (wanted > 0 ? id : [])),
+    ...askedLooks(dossier).map(({ id }) => id),
+  ]);
+  const holds = KINDS[entry.kind].steps.flatMap(({ hold }) => (hold !== null && asked.has(hold) ? hold : []));
+  const sealed = {
+    ...payload,
+    site: site.id,
+    readings: [...dossier.readings],
+    looks,
+    instruments: [...dossier.instruments.values()],
+    pours: dossier.pours.filter(({ round: of }) => of === round.id),
+    fingerprint: fingerprintOf(entry, dossier.cable),
+    skipped: [...new Set(holds)].filter((hold) => !answered.has(hold)),
+    by: draft.person,
+    at: draft.command.at,
+    previous: site.lastSeal,
+  };
+  const hash = canonicalHash(sealed);
+  draft.put('asleft', { ...sealed, hash });
+  draft.put('site', { ...site, lastSeal: hash });
+}

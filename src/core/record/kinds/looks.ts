@@ -1,0 +1,295 @@
+import type { Grade, JointId, School } from '../types';
+import { jointGrade, jointTitle } from './places';
+
+/** A question that is answered by looking. */
+export interface LookQuestion {
+  id: string;
+  title: string;
+  question: string;
+  grade: Grade;
+  /** Answers, the good ones first. */
+  answers: readonly LookAnswer[];
+}
+
+export interface LookAnswer {
+  id: string;
+  title: string;
+  good: boolean;
+}
+
+const good = (id: string, title: string): LookAnswer => ({ id, title, good: true });
+const bad = (id: string, title: string): LookAnswer => ({ id, title, good: false });
+const look = (
+  id: string,
+  title: string,
+  grade: Grade,
+  question: string,
+  ...answers: LookAnswer[]
+): LookQuestion => ({ id, title, question, grade, answers });
+
+export const MARKING = look(
+  'marking',
+  'Marking',
+  'visual',
+  'Does the marking on the gland agree with the certificate and size on file?',
+  good('yes', 'It agrees'),
+  bad('no', 'It differs'),
+  bad('unreadable', 'Cannot be read'),
+);
+/** Asked once per enclosure, at the first of its entries in the round. */
+export const UNUSED = look(
+  'unused-entries',
+  'Unused entries',
+  'visual',
+  'Is every entry that no cable uses closed with a plug that comes out only with a tool, and none left open?',
+  good('yes', 'All closed as recorded'),
+  good('none', 'There are none'),
+  bad('open', 'One is open'),
+  bad('transport', 'A transport plug is in one'),
+  bad('adaptor', 'A plug sits in an adaptor'),
+);
+export const BARE = look(
+  'outer-bare',
+  'Under the outer seal',
+  'close',
+  'Is the sheath under the outer seal bare and whole: no tape, sleeve, label, rib or embossing, and one cable per hole?',
+  good('yes', 'Bare and whole'),
+  bad('no', 'Something is under the seal'),
+  bad('two', 'More than one cable in the hole'),
+);
+export const SEATED = look(
+  'armour-seated',
+  'Armour on the cone',
+  'detailed',
+  'Clamp open: does the armour lie on the cone all round, none crossed, none beside or inside it, wires whole?',
+  good('yes', 'All round, whole'),
+  bad('crossed', 'Crossed'),
+  bad('inside', 'Inside the cone'),
+  bad('beside', 'On the thread beside the cone'),
+  bad('broken', 'Wires broken or missing'),
+);
+export const RING = look(
+  'ring-thick-end',
+  'Way of the ring',
+  'detailed',
+  'Clamp open: does the thick end of the ring face the back of the gland?',
+  good('yes', 'Thick end to the back'),
+  bad('no', 'Thick end to the box'),
+);
+export const DIAPHRAGM = look(
+  'diaphragm-lip',
+  'Lip of the diaphragm',
+  'detailed',
+  'Is the lip of the diaphragm pulled back along the inner sheath, whole and not cut?',
+  good('yes', 'Pulled back, whole'),
+  bad('folded', 'Folded under'),
+  bad('cut', 'Cut'),
+);
+export const INSIDE = look(
+  'inside-cable',
+  'Inside the cable',
+  'detailed',
+  'Can gas or liquid travel inside the cable to another area?',
+  good('same-area', 'Both ends are in one area'),
+  good('stopped', 'It is stopped by a seal'),
+  bad('open', 'It can travel on'),
+);
+export const SCORED = look(
+  'conductors',
+  'Conductors and inner sheath',
+  'detailed',
+  'Are inner sheath and insulation whole where they were cut back: nothing scored, nicked or burnt?',
+  good('yes', 'Whole'),
+  bad('scored', 'Scored or nicked'),
+);
+export const VOIDS = look(
+  'compound-face',
+  'Face of the compound',
+  'detailed',
+  'Cured and opened: is the compound whole up to the edge, with the cores apart and none touching the pot?',
+  good('yes', 'Whole, cores apart'),
+  good('mended', 'Voids mended with fresh compound'),
+  bad('voids', 'Voids'),
+  bad('touching', 'A core touches the pot or another'),
+);
+export const WITNESS = look(
+  'compound-witness',
+  'Hardness of the compound',
+  'detailed',
+  'Is the surplus that was pressed on the sheath beside the gland hard?',
+  good('hard', 'Hard'),
+  bad('soft', 'Soft'),
+  bad('none', 'No surplus was kept'),
+);
+export const SPIGOT = look(
+  'spigot-held',
+  'Spigot of the pot',
+  'detailed',
+  'Was the compound spigot held in its place while the gland was fitted?',
+  good('yes', 'Held, not turned'),
+  bad('no', 'It turned with the body'),
+);
+export const DAM = look(
+  'resin-dam',
+  'Dam and fill',
+  'detailed',
+  'Was the first shot thrown away, is the fibre dam whole, and did resin come out at the vent?',
+  good('yes', 'Dam whole, seen at the vent'),
+  bad('short', 'No resin at the vent'),
+  bad('dam', 'Dam torn or missing'),
+  bad('first-shot', 'The first shot was used'),
+);
+export const GROMMET = look(
+  'grommet-nut',
+  'Turned after the resin',
+  'detailed',
+  'Since the resin was injected, has nothing but the grommet nut been turned, and is the armour engaged?',
+  good('yes', 'Only the grommet nut'),
+  bad('body', 'The body was turned'),
+  bad('armour', 'The armour is not engaged'),
+);
+export const WASHER = look(
+  'washer',
+  'Sealing washer',
+  'visual',
+  'Is there a sealing washer between gland and wall, whole and seated?',
+  good('fitted', 'Fitted, whole'),
+  good('none', 'None fitted'),
+  bad('damaged', 'Damaged or squeezed out'),
+);
+export const BOND_LOOK = look(
+  'bond-tight',
+  'Bond and tag',
+  'visual',
+  'Are the bond and the earth tag, where one is fitted, present and tight?',
+  good('yes', 'Present and tight'),
+  bad('loose', 'Loose'),
+  bad('no', 'Missing'),
+);
+export const BOND_PATH = look(
+  'bond-path',
+  'Path of the bond reading',
+  'detailed',
+  'Was one end disconnected for the bond reading, so that no parallel path carries the test current?',
+  good('yes', 'One end disconnected'),
+  bad('parallel', 'Parallel paths remain'),
+);
+export const SHROUD = look(
+  'shroud',
+  'Shroud and weather side',
+  'visual',
+  'Is the shroud or deluge boot on, whole and the right way round, and does water run off the entry?',
+  good('fitted', 'On, whole'),
+  good('none', 'None fitted, water runs off'),
+  bad('missing', 'Missing'),
+  bad('cut', 'Cut, slipped or the wrong way round'),
+  bad('pools', 'Water stands on the entry'),
+);
+export const SUPPORTED = look(
+  'cable-held',
+  'Cable held',
+  'visual',
+  'Is the cable held near the gland, bent no tighter than it may, and without pull on the gland?',
+  good('yes', 'Held, no strain'),
+  bad('loose', 'Not held'),
+  bad('bend', 'Bent too tightly'),
+  bad('strain', 'Pulls on the gland'),
+);
+export const CORES = look(
+  'unused-cores',
+  'Unused cores',
+  'close',
+  'Is every unused core terminated or earthed?',
+  good('yes', 'All terminated'),
+  good('none', 'No unused cores'),
+  bad('no', 'Some are loose'),
+);
+export const UNALTERED = look(
+  'unaltered',
+  'As it was sealed',
+  'visual',
+  'Held against the marks and the photo of the last sealed record: has nothing been altered?',
+  good('same', 'As it was'),
+  good('first', 'There is no earlier record'),
+  bad('altered', 'Altered'),
+);
+export const DAMAGE = look(
+  'damage',
+  'Damage',
+  'visual',
+  'Are cable, gland and wall free of corrosion, cracks, paint on seals, attack and dust layers?',
+  good('yes', 'Undamaged'),
+  bad('corroded', 'Corroded'),
+  bad('unlike', 'Unlike metals eat each other'),
+  bad('cracked', 'Cracked'),
+  bad('painted', 'Paint on a seal'),
+  bad('attacked', 'Chemical or UV attack'),
+  bad('dust', 'Dust layer'),
+);
+export const SEAL_STATE = look(
+  'seal-state',
+  'State of the seal',
+  'detailed',
+  'Is the seal the original, soft and uncut, not used again against its sheet, and the cable sheath not necked?',
+  good('yes', 'Original, soft, whole'),
+  bad('hard', 'Hardened'),
+  bad('cut', 'Cut'),
+  bad('reused', 'Used again against its sheet'),
+  bad('necked', 'Sheath necked'),
+);
+export const SINGLE = look(
+  'single-core',
+  'Single-core precautions',
+  'close',
+  'One phase conductor alone: is the plate non-magnetic or slotted, armour and ring non-ferrous, the sheath bonded as designed?',
+  good('yes', 'Taken, bonded as designed'),
+  bad('no', 'Ferrous metal closes round it'),
+  bad('bonding', 'Bonded otherwise than designed'),
+);
+
+/** How a joint that is closed by looking was found; null for a school that is measured. */
+export function jointLook(joint: JointId, school: School): LookQuestion | null {
+  const title = jointTitle(joint);
+  const grade = jointGrade(joint);
+  if (school === 'faces') {
+    return look(
+      `faces-${joint}`,
+      `${title}: faces`,
+      grade,
+      'Do the faces meet all round, with no gap?',
+      good('yes', 'They meet'),
+      bad('gap', 'A gap is left'),
+    );
+  }
+  if (school === 'grip') {
+    return look(
+      `grip-${joint}`,
+      `${title}: grip`,
+      grade,
+      'Does it grip: it does not turn by hand, and the cable does not move when tugged?',
+      good('yes', 'It grips'),
+      bad('loose', 'It turns or moves'),
+    );
+  }
+  return null;
+}
+
+const CONDITION = /^condition-(\d{1,2})$/;
+
+/** The tick of a special condition of the certificate. */
+export function conditionLook(number: number, text: string): LookQuestion {
+  return look(
+    `condition-${number}`,
+    `Special condition ${number}`,
+    'detailed',
+    text,
+    good('met', 'Met, with evidence'),
+    bad('not-met', 'Not met'),
+  );
+}
+
+/** Number of the special condition that a look is the tick of; null for another look. */
+export function conditionNumber(lookId: string): number | null {
+  const match = CONDITION.exec(lookId);
+  return match ? Number(match[1]) : null;
+}

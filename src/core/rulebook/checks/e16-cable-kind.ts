@@ -1,0 +1,63 @@
+import { conforms, fails, unread, type Check } from '../check';
+import { kindOf, type Context } from '../dossier';
+import type { Aspect } from '../finding';
+import { judgeLook } from '../look';
+
+/** The cable's kind suits the gland, and nothing travels inside it to another area. */
+export const e16: Check = {
+  id: 'E-16',
+  title: 'Cable kind',
+  grade: 'detailed',
+  hazard: 'explosion',
+  place: 'inside-cable',
+  consequence: () => 3,
+  run(context) {
+    const look = judgeLook(context, 'inside-cable');
+    const { cable, size, certificate } = context;
+    if (!cable) return [unread('cable.none', {}, 'settle.cable'), look];
+    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
+    if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size'), look];
+    const aspects = [...armour(context), ...coldFlow(context), ...filling(context)];
+    if (aspects.length === 0) {
+      aspects.push(conforms('e16.suits', { cable: cable.tag, shape: cable.shape, lengthM: cable.lengthM }));
+    }
+    return [...aspects, look];
+  },
+};
+
+/** A gland without a clamp leaves an armour loose. */
+function armour(context: Context): Aspect[] {
+  const { cable } = context;
+  if (kindOf(context).armour !== 'none') return [];
+  if (cable!.armour) {
+    const { type, sizeMm } = cable!.armour;
+    return [fails('e16.armoured', { cable: cable!.tag, type, sizeMm, kind: kindOf(context).title })];
+  }
+  if (!cable!.unarmoured) return [unread('e13.armour-unknown', { cable: cable!.tag }, 'settle.cable')];
+  return [];
+}
+
+/** A sheath that flows cold slackens a seal that squeezes it. */
+function coldFlow(context: Context): Aspect[] {
+  const { cable, size } = context;
+  if (!cable!.coldFlow) return [];
+  const seals = [
+    { part: 'outer seal', seal: size!.outer, mm: cable!.outerMm },
+    ...(size!.inner ? [{ part: 'inner seal', seal: size!.inner, mm: cable!.innerMm }] : []),
+  ];
+  return seals.flatMap(({ part, seal, mm }) => {
+    const [lowMm, highMm] = seal.rangeMm;
+    return seal.coldFlow ? [] : [fails('e16.cold-flow', { cable: cable!.tag, part, mm, lowMm, highMm })];
+  });
+}
+
+/** An enclosure of restricted breathing asks for a cable that does not breathe. */
+function filling({ enclosure, cable, entry }: Context): Aspect[] {
+  if (!enclosure.concepts.includes('nR') || kindOf({ entry }).pot !== 'none') return [];
+  if (cable!.filling === 'filled' || cable!.breathing?.passed) return [];
+  const facts = { cable: cable!.tag, halfTimeS: cable!.breathing?.halfTimeS ?? null };
+  if (cable!.breathing) return [fails('e16.breathes', facts)];
+  return cable!.filling === null
+    ? [unread('e16.filling-unknown', facts, 'settle.filling')]
+    : [fails('e16.not-filled', facts)];
+}

@@ -1,0 +1,62 @@
+import { compoundFill } from '../../gland/compound';
+import { MOST_FILL_PCT, sealThicknessMm } from '../../hazard/division';
+import { atMost } from '../../quantity/compare';
+import { conforms, fails, unread, type Check } from '../check';
+import type { Context } from '../dossier';
+import { kindOf } from '../dossier';
+import type { Aspect } from '../finding';
+import { judgePours } from '../judge-pour';
+import { judgeValues } from '../judge-value';
+import { judgeLook } from '../look';
+
+/** Life kept, batch, free share, reach, voids, cured, looked at. */
+export const e17: Check = {
+  id: 'E-17',
+  title: 'Compound',
+  grade: 'detailed',
+  hazard: 'explosion',
+  place: 'compound-face',
+  consequence: () => 4,
+  run(context) {
+    const spigot = kindOf(context).looks.some(({ id }) => id === 'spigot-held');
+    return [
+      judgeLook(context, 'compound-face'),
+      ...judgePours(context, 'compound'),
+      ...share(context),
+      ...reach(context),
+      judgeLook(context, 'compound-witness'),
+      ...(spigot ? [judgeLook(context, 'spigot-held')] : []),
+    ];
+  },
+};
+
+/** The share of the pot that the cores leave to the compound, and along what length. */
+function share({ size, cable, site }: Context): Aspect[] {
+  if (!size) return [unread('pot.no-size', {}, 'settle.size')];
+  if (!size.pot) return [unread('e12.no-pot', { size: size.size, sheet: '' }, 'settle.sheet')];
+  if (!cable) return [unread('cable.none', {}, 'settle.cable')];
+  const { boreMm, depthMm } = size.pot;
+  const cores = cable.cores;
+  const taken = cores.reduce((sum, { count, diameterMm }) => sum + count * diameterMm ** 2, 0);
+  if (atMost(boreMm * boreMm, taken)) return [fails('pot.full', { boreMm })];
+  const { freePct, conforms: enough } = compoundFill(boreMm, depthMm, cores, 0, 1);
+  const facts = { freePct, boreMm, depthMm };
+  const aspects = [enough ? conforms('pot.free', facts) : fails('pot.too-full', facts)];
+  if (site.scheme === 'divisions') {
+    const leastMm = sealThicknessMm(0);
+    const filledPct = 100 - freePct;
+    if (!atMost(leastMm, depthMm)) aspects.push(fails('pot.too-thin', { depthMm, leastMm }));
+    if (!atMost(filledPct, MOST_FILL_PCT)) aspects.push(fails('pot.fill', { filledPct, mostPct: MOST_FILL_PCT }));
+  }
+  return aspects;
+}
+
+function reach(context: Context): Aspect[] {
+  const compound = context.certificate?.sheet.compound;
+  // A sheet without compound data is told by the pours already.
+  if (!compound) return [];
+  const part = 'Compound beyond the crotch';
+  return judgeValues(context, {
+    place: 'compound-reach', part, unit: 'mm', low: 0, high: compound.reachMm, settle: 'settle.reach',
+  }); // prettier-ignore
+}

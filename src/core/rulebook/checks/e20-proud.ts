@@ -1,0 +1,31 @@
+import { notApplicable, unread, type Check } from '../check';
+import { kindOf, type Context } from '../dossier';
+import type { Aspect } from '../finding';
+import { judgeValues } from '../judge-value';
+import { judgeLook } from '../look';
+
+/** The inner sheath stands proud of its seal by what the sheet asks; conductors are not scored. */
+export const e20: Check = {
+  id: 'E-20',
+  title: 'Inner sheath and conductors',
+  grade: 'detailed',
+  hazard: 'explosion',
+  place: 'inner-proud',
+  consequence: () => 3,
+  run: (context) => [...proud(context), judgeLook(context, 'conductors')],
+};
+
+function proud(context: Context): Aspect[] {
+  const { size, certificate } = context;
+  // Where cores go through a pot, or nothing sits on the inner sheath, only the look is asked.
+  if (kindOf(context).inner === 'none') return [];
+  if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+  if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
+  const facts = { size: size.size, sheet: certificate.sheet.number };
+  if (!size.inner) return [notApplicable('e12.no-seal', facts)];
+  if (size.innerProudMm === null) return [unread('e20.no-length', facts, 'settle.sheet')];
+  const part = 'Inner sheath proud of the seal';
+  return judgeValues(context, {
+    place: 'inner-proud', part, unit: 'mm', low: size.innerProudMm, high: null, settle: 'settle.open-measure',
+  }); // prettier-ignore
+}

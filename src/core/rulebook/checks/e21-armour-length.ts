@@ -1,0 +1,24 @@
+import { unread, type Check } from '../check';
+import { judgeValues } from '../judge-value';
+
+/** Armour left standing for the clamp, against the sheet. */
+export const e21: Check = {
+  id: 'E-21',
+  title: 'Armour length',
+  grade: 'detailed',
+  hazard: 'explosion',
+  place: 'armour-length',
+  consequence: () => 2,
+  run(context) {
+    const { size, certificate } = context;
+    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+    if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
+    if (!size.armourLengthMm) {
+      return [unread('e21.no-length', { size: size.size, sheet: certificate.sheet.number }, 'settle.sheet')];
+    }
+    const [low, high] = size.armourLengthMm;
+    return judgeValues(context, {
+      place: 'armour-length', part: 'Armour exposed', unit: 'mm', low, high, settle: 'settle.open-measure',
+    }); // prettier-ignore
+  },
+};

@@ -1,0 +1,31 @@
+import { fails, unread, type Check } from '../check';
+import { answerTo, judgeLook } from '../look';
+
+/** Shroud or deluge boot where sheet or place asks for one; water runs off the entry. */
+export const e24: Check = {
+  id: 'E-24',
+  title: 'Shroud and weather side',
+  grade: 'visual',
+  hazard: 'explosion',
+  place: 'shroud',
+  consequence: () => 2,
+  run(context) {
+    const { certificate, area, size } = context;
+    const look = judgeLook(context, 'shroud');
+    if (answerTo(context, 'shroud') !== 'none') return [look];
+    // "None fitted" is only sound where neither the sheet nor the place asks for one.
+    const { weather } = area;
+    if (weather === null) return [unread('e24.weather-unknown', { area: area.name }, 'settle.area')];
+    const shroud = certificate?.sheet.shroud ?? null;
+    const facts = {
+      area: area.name,
+      weather,
+      sheet: certificate?.sheet.number ?? '',
+      acrossMm: size?.acrossMm ?? null,
+    };
+    if (shroud === 'shroud' || shroud === 'boot') {
+      return [fails('e24.sheet-asks', { ...facts, what: shroud === 'boot' ? 'deluge boot' : 'shroud' })];
+    }
+    return weather === 'deluge' ? [fails('e24.deluge', facts)] : [look];
+  },
+};

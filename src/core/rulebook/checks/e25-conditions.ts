@@ -1,0 +1,32 @@
+import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import type { Context } from '../dossier';
+import type { Aspect } from '../finding';
+
+/** Every special condition of the certificate is met, with evidence: a note or a photo. */
+export const e25: Check = {
+  id: 'E-25',
+  title: 'Special conditions',
+  grade: 'detailed',
+  hazard: 'explosion',
+  place: 'condition-1',
+  consequence: () => 3,
+  run(context) {
+    const { certificate } = context;
+    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+    const { number, specialConditions } = certificate;
+    if (specialConditions.length > 0) return specialConditions.map((text, i) => tick(context, i + 1, text));
+    // The X of a certificate says that there are some.
+    return number.endsWith('X')
+      ? [unread('e25.not-listed', { certificate: number }, 'settle.certificate')]
+      : [notApplicable('e25.none', { certificate: number })];
+  },
+};
+
+function tick({ looks }: Context, number: number, text: string): Aspect {
+  const given = looks.get(`condition-${number}`);
+  const facts = { number, text, by: given?.by ?? '', note: given?.note ?? '' };
+  if (!given) return unread('e25.open', facts, 'settle.condition');
+  if (given.answer !== 'met') return fails('e25.not-met', facts);
+  if (given.note.trim() === '' && given.photo === null) return unread('e25.no-evidence', facts, 'settle.evidence');
+  return conforms('e25.met', facts);
+}

@@ -1,0 +1,19 @@
+import { unread, type Check } from '../check';
+import { answerTo, judgeLook } from '../look';
+
+/** Nothing altered since the last sealed record. */
+export const e28: Check = {
+  id: 'E-28',
+  title: 'Unaltered since it was sealed',
+  grade: 'visual',
+  hazard: 'record',
+  place: 'unaltered',
+  consequence: () => 1,
+  run(context) {
+    const { lastSealed } = context;
+    if (answerTo(context, 'unaltered') === 'first' && lastSealed !== null) {
+      return [unread('e28.there-is-one', { lastSealed }, 'settle.unaltered')];
+    }
+    return [judgeLook(context, 'unaltered')];
+  },
+};

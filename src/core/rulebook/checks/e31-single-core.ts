@@ -1,0 +1,23 @@
+import { coreCount } from '../asked';
+import { fails, notApplicable, unread, type Check } from '../check';
+import { judgeLook } from '../look';
+
+/** One phase conductor alone: no ferrous ring closes round it, and the sheath is bonded as designed. */
+export const e31: Check = {
+  id: 'E-31',
+  title: 'Single-core precautions',
+  grade: 'close',
+  hazard: 'explosion',
+  place: 'single-core',
+  consequence: () => 3,
+  run(context) {
+    const { cable } = context;
+    const cores = coreCount(context);
+    if (!cable || cores === null) return [unread('cable.none', {}, 'settle.cable')];
+    if (cores > 1) return [notApplicable('e31.several', { cable: cable.tag, cores })];
+    const look = judgeLook(context, 'single-core');
+    if (cable.armour?.material !== 'steel') return [look];
+    const { type, sizeMm } = cable.armour;
+    return [fails('e31.steel', { cable: cable.tag, type, sizeMm }), look];
+  },
+};
