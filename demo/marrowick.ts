@@ -1,3 +1,4 @@
+import { MORE_ENCLOSURES, MORE_ENTRIES } from './marrowick-kinds';
 import type { AreaSpec, EnclosureSpec, EntrySpec, SiteSpec } from './scenario';
 
 const area = (
@@ -12,6 +13,8 @@ const area = (
   ingressNeed: 'IP54',
   levelM: 0,
   outlineM: { x, y, width, height },
+  division: null,
+  weather: 'indoors',
   ...rest,
 });
 
@@ -61,6 +64,7 @@ const AREAS: AreaSpec[] = [
       group: 'IIB',
       temperatureClass: 'T3',
       substances: 'hexane storage, outdoors, sea air',
+      weather: 'weather',
       ambientC: [-15, 38],
       ingressNeed: 'IP65',
     },
@@ -368,6 +372,8 @@ export const MARROWICK: SiteSpec = {
     name: 'Marrowick Botanicals',
     acceptance: 'guarded',
     references: 'iec-2013',
+    scheme: 'zones',
+    barrierSchool: '2013',
     ovalityAllowancePct: 3,
     bondLimitOhm: 0.1,
     bondPredictionFactor: 3,
@@ -375,6 +381,6 @@ export const MARROWICK: SiteSpec = {
     timeZone: 'Europe/London',
   },
   areas: AREAS,
-  enclosures: ENCLOSURES,
-  entries: ENTRIES,
+  enclosures: [...ENCLOSURES, ...MORE_ENCLOSURES],
+  entries: [...ENTRIES, ...MORE_ENTRIES],
 };

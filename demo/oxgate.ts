@@ -8,6 +8,8 @@ export const OXGATE: SiteSpec = {
     name: 'Oxgate Malt',
     acceptance: 'simple',
     references: 'iec-2013',
+    scheme: 'zones',
+    barrierSchool: '2013',
     ovalityAllowancePct: 3,
     bondLimitOhm: 0.1,
     bondPredictionFactor: 3,
@@ -26,6 +28,8 @@ export const OXGATE: SiteSpec = {
       ingressNeed: 'IP54',
       outlineM: { x: 0, y: 0, width: 30, height: 18 },
       levelM: 0,
+      division: null,
+      weather: 'indoors',
     },
     {
       id: 'om-silo',
@@ -38,6 +42,8 @@ export const OXGATE: SiteSpec = {
       ingressNeed: 'IP65',
       outlineM: { x: 32, y: 0, width: 16, height: 18 },
       levelM: 12,
+      division: null,
+      weather: 'weather',
     },
   ],
   enclosures: [

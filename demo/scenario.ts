@@ -1,9 +1,10 @@
 import { monotonicFactory } from 'ulid';
 import { normalAt } from '../src/core/instrument/random';
 import type { AnyCommand, DossierFields, Payloads } from '../src/core/record/commands';
-import { KINDS } from '../src/core/record/kinds';
+import { KINDS, looksOf, type Kind } from '../src/core/record/kinds';
 import type { KindId } from '../src/core/record/kind-ids';
-import type { Id } from '../src/core/record/types';
+import type { GlandSize, Id } from '../src/core/record/types';
+import { gapFor } from '../src/core/rulebook/gap-scale';
 import { CABLE_FOR } from './series';
 
 /** An area of the invented plant, as the scenario writes it. */
@@ -22,6 +23,10 @@ export interface EnclosureSpec {
   volumeCm3?: number;
   ingress?: string;
   entryTemperatureC?: number | null;
+  wallMm?: number;
+  material?: DossierFields['enclosure']['material'];
+  unused?: DossierFields['enclosure']['unused'];
+  ignitionSource?: boolean;
 }
 
 /** An entry and what is wrong with it on purpose. */
@@ -32,6 +37,8 @@ export interface EntrySpec {
   size: string;
   /** Certificate by the end of its id; the usual one of the kind when left out. */
   certificate?: string;
+  /** Made off in a round of its own, with a sealed as-left record. */
+  madeOff?: boolean;
   /** How far this round has got. */
   read: 'all' | 'outside' | 'none';
   /** Changes the sound entry into what it is. */
@@ -54,6 +61,15 @@ export interface Twist {
   count?: Record<string, number>;
   /** Spread between the axes of the sheath, mm. */
   oval?: number;
+  /** How far the back-nut gap is off what the cable asks for, mm. */
+  gapOffMm?: number;
+  /** Differences from compound or resin mixed as it should be; hours from packing to the look in `lookAfterH`. */
+  pour?: Partial<Pick<Payloads['pour.record'], 'batch' | 'expires' | 'ratioKept' | 'temperatureC' | 'lowestC'>> & {
+    workedMin?: number;
+    lookAfterH?: number;
+  };
+  /** Evidence beside the tick of a special condition. */
+  note?: string;
 }
 
 /** A site of the scenario. */
@@ -100,12 +116,24 @@ export class Script {
 const round2 = (value: number) => Math.round(value * 100) / 100;
 const round4 = (value: number) => Math.round(value * 10000) / 10000;
 
-/** Sound cable for an entry's size, twisted as the entry says. */
+/** What the armour of a sound cable of a kind is. */
+function armourFor({ armour }: Kind, entry: EntrySpec): DossierFields['cable']['armour'] {
+  const { wire } = CABLE_FOR[entry.size]!;
+  if (armour === 'none') return null;
+  if (armour === 'gripped') return { type: 'corrugated', sizeMm: wire, material: 'aluminium', areaMm2: 28 };
+  return { type: 'wire', sizeMm: wire, material: 'steel', areaMm2: null };
+}
+
+/** Sound cable for an entry's size and kind, twisted as the entry says. */
 export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'] {
-  const { inner, wire, sheath, cores } = CABLE_FOR[entry.size]!;
+  const { inner, sheath, cores } = CABLE_FOR[entry.size]!;
+  const kind = KINDS[entry.kind];
   const tag = `P-${cableNumber(spec, entry)}`;
-  const type = entry.twist?.cable?.armour?.type ?? 'wire';
-  const armourMm = type === 'wire' ? wire : 0.4;
+  const twisted = entry.twist?.cable?.armour;
+  const usual = armourFor(kind, entry);
+  const armour = twisted === undefined ? usual : twisted && { ...twisted };
+  // A braid or tape of the scenario is 0.4 mm thick unless the twist says otherwise.
+  const armourMm = armour?.sizeMm ?? 0;
   const [count, areaMm2, diameterMm] = cores;
   return {
     id: `${spec.prefix}-cable-${entry.enclosure}-${entry.label}`.toLowerCase(),
@@ -115,14 +143,16 @@ export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'
     lengthM: 40 + (cableNumber(spec, entry) % 60),
     cores: [{ count, areaMm2, diameterMm }],
     shape: 'round',
-    coldFlow: false,
+    coldFlow: kind.inner === 'diaphragm',
     innerMm: inner,
-    armour: { type, sizeMm: armourMm, material: 'steel', areaMm2: null },
-    unarmoured: null,
+    armour,
+    unarmoured: armour === null ? { by: 'R. Tarn', on: '2026-01-15' } : null,
     sheathMm: sheath,
     outerMm: round2(inner + 2 * (armourMm + sheath)),
     toleranceMm: 0.4,
     maxC: 90,
+    filling: kind.pot === 'none' ? 'filled' : 'not-filled',
+    breathing: null,
     ...entry.twist?.cable,
   };
 }
@@ -133,60 +163,107 @@ const cableNumber = (spec: SiteSpec, entry: EntrySpec): number => 2000 + 7 * spe
 export const entryId = (spec: SiteSpec, entry: Pick<EntrySpec, 'enclosure' | 'label'>): Id =>
   `${spec.prefix}-${entry.enclosure}-${entry.label}`.toLowerCase();
 
+/** The usual certificate of a kind, by the end of its id. */
+const USUAL: Record<KindId, string> = {
+  'gland-double-seal': 'double',
+  'gland-reversible-ring': 'reversible',
+  'gland-dedicated-ring': 'dedicated',
+  'gland-diaphragm': 'diaphragm',
+  'gland-barrier': 'barrier',
+  'gland-barrier-plain': 'barrier-plain',
+  'gland-plain': 'plain',
+  'gland-industrial': 'industrial',
+  'connector-resin': 'resin',
+};
+
 /** The entry's record, twisted as it says. */
 export function entryOf(spec: SiteSpec, entry: EntrySpec, thread: string): DossierFields['entry'] {
-  const reversible = KINDS[entry.kind].ring === 'reversible';
-  const usual = reversible ? 'reversible' : 'double';
+  const { ring } = KINDS[entry.kind];
+  const turned = ring === 'reversible' || ring === 'dedicated';
   return {
     id: entryId(spec, entry),
     enclosure: `${spec.prefix}-${entry.enclosure}`.toLowerCase(),
     label: entry.label,
     kind: entry.kind,
     hole: { form: 'threaded', thread, diameterMm: null, chamfersMm: 1 },
-    certificate: `${spec.prefix}-cert-${entry.certificate ?? usual}`,
+    certificate: `${spec.prefix}-cert-${entry.certificate ?? USUAL[entry.kind]}`,
     size: entry.size,
-    ringFace: reversible ? (entry.twist?.cable?.armour?.type === 'braid' ? 'X' : 'W') : null,
+    ringFace: turned ? (entry.twist?.cable?.armour?.type === 'braid' ? 'X' : 'W') : null,
     cable: `${spec.prefix}-cable-${entry.enclosure}-${entry.label}`.toLowerCase(),
-    washerMm: 0,
+    washerMm: 2,
+    adaptors: [],
     ...entry.twist?.entry,
   };
 }
+
+/** Diameter over a bundle of cores, as a multiple of one core, by their number. */
+const BUNDLE: Record<number, number> = { 1: 1, 2: 2, 3: 2.155, 4: 2.414, 5: 2.7, 6: 3, 7: 3 };
 
 /** The true values at an entry's places, before the readings scatter round them. */
 export function truthOf(
   entry: EntrySpec,
   cable: DossierFields['cable'],
   wallMm: number,
+  size: GlandSize,
 ): Record<string, number> {
-  return {
+  const [{ count, diameterMm } = { count: 1, diameterMm: 1 }] = cable.cores;
+  const gripped = KINDS[entry.kind].armour === 'gripped';
+  const truth = {
     'outer-sheath': cable.outerMm,
     'inner-sheath': cable.innerMm,
-    armour: cable.armour?.sizeMm ?? 1,
+    'over-cores': round2((BUNDLE[count] ?? 3) * diameterMm),
+    armour: gripped ? cable.outerMm - 2 * cable.sheathMm : (cable.armour?.sizeMm ?? 1),
+    'armour-length': size.armourLengthMm ? (size.armourLengthMm[0] + size.armourLengthMm[1]) / 2 : 18,
     'thread-engagement': wallMm - 1,
+    'inner-proud': (size.innerProudMm ?? 5) + 3,
+    'compound-reach': 14,
     bond: 0.011,
+    'torque-entry': 35,
+    'turns-clamp': 0.88,
+    'turns-inner-seal': 1.12,
+    'turns-outer-seal': 0.88,
+    'turns-pot': 0.88,
     ...entry.twist?.truth,
   } as Record<string, number>;
+  if (size.backNut) {
+    // A cable that is too thick for the seal has no place on the scale.
+    const cableMm = Math.min(truth['outer-sheath']!, size.backNut.freeBoreMm);
+    truth['back-nut-gap'] = round2(gapFor(size.backNut, cableMm).gapMm + (entry.twist?.gapOffMm ?? 0));
+  }
+  return truth;
 }
+
+/** Places that one reading is enough for, and those that are read thrice. */
+const THRICE = new Set(['outer-sheath', 'inner-sheath', 'over-cores', 'armour']);
 
 /** Readings of one place: scatter of the instrument, and the ovality of a sheath. */
 export function readingsAt(entry: EntrySpec, place: string, truth: number, seed: number): number[] {
-  const unit = place === 'bond' ? 'ohm' : 'mm';
-  if (unit === 'ohm') return [round4(truth + 0.0004 * normalAt(seed, 0))];
-  const single = place === 'thread-engagement' || place.startsWith('thread-');
-  const wanted = entry.twist?.count?.[place] ?? (single ? 1 : 3 + (seed % 2));
-  const sheath = place.endsWith('sheath');
-  const oval = sheath ? (entry.twist?.oval ?? 0.08) : 0;
+  if (place === 'bond') return [round4(truth + 0.0004 * normalAt(seed, 0))];
+  if (!THRICE.has(place)) return [round2(truth)];
+  const wanted = entry.twist?.count?.[place] ?? 3 + (seed % 2);
+  const oval = place.endsWith('sheath') ? (entry.twist?.oval ?? 0.08) : 0;
   return Array.from({ length: wanted }, (_, i) => {
     const axis = oval * 0.5 * Math.cos((2 * Math.PI * i) / 3);
-    const scatter = single ? 0 : 0.015 * Math.max(-1.5, Math.min(1.5, normalAt(seed, i)));
+    const scatter = 0.015 * Math.max(-1.5, Math.min(1.5, normalAt(seed, i)));
     return round2(truth + axis + scatter);
   });
 }
 
-/** Answers to every look of a kind, the good ones, twisted as the entry says. */
-export function looksOf(entry: EntrySpec): [look: string, answer: string][] {
-  return KINDS[entry.kind].looks.map(({ id, answers }) => [
-    id,
-    entry.twist?.looks?.[id] ?? answers.find(({ good }) => good)!.id,
-  ]);
+/** Answers to every look of an entry, the sound ones, twisted as the entry says. */
+export function answersOf(
+  entry: EntrySpec,
+  certificate: DossierFields['certificate'],
+  place: { weather: string | null; sealedBefore: boolean; unused: boolean; singleCore: boolean },
+): [look: string, answer: string][] {
+  const usual: Record<string, string> = {
+    'unused-entries': place.unused ? 'yes' : 'none',
+    unaltered: place.sealedBefore ? 'same' : 'first',
+    shroud: place.weather === 'indoors' && certificate.sheet.shroud === 'none' ? 'none' : 'fitted',
+  };
+  return looksOf(entry.kind, certificate)
+    .filter(({ id }) => id !== 'single-core' || place.singleCore)
+    .map(({ id, answers }) => [
+      id,
+      entry.twist?.looks?.[id] ?? usual[id] ?? answers.find(({ good }) => good)!.id,
+    ]);
 }

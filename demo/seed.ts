@@ -1,16 +1,16 @@
 import { addDays, dayIn } from '../src/core/record/calendar';
 import type { DossierFields } from '../src/core/record/commands';
-import { KINDS } from '../src/core/record/kinds';
+import { looksOf, placesOf } from '../src/core/record/kinds';
 import type { App } from '../src/server/app';
 import { acceptCommands } from '../src/server/commands/accept';
 import { signIn } from '../src/server/http/session';
 import { MARROWICK } from './marrowick';
 import { OXGATE } from './oxgate';
 import {
+  answersOf,
   cableOf,
   entryId,
   entryOf,
-  looksOf,
   readingsAt,
   Script,
   truthOf,
@@ -44,6 +44,7 @@ export function seedDemo(app: App): void {
 export function scriptOf(spec: SiteSpec, today: Date): Script {
   const script = new Script(spec.site.id, today);
   addDossier(script, spec, today);
+  addMakeOffs(script, spec);
   addEarlierRound(script, spec);
   addRound(script, spec);
   return script;
@@ -72,10 +73,15 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
       ingress: rest.ingress ?? 'IP54',
       derating: null,
       volumeCm3: rest.volumeCm3 ?? 1200,
-      wallMm: WALL_MM,
+      wallMm: rest.wallMm ?? WALL_MM,
       entryTemperatureC: rest.entryTemperatureC ?? null,
       measuredTemperature: null,
       positionM: { x, y, z },
+      material: rest.material ?? 'metal',
+      ignitionSource: rest.ignitionSource ?? false,
+      indirectEntry: false,
+      demandsBarrier: false,
+      unused: rest.unused ?? [],
     };
     script.add('enclosure.add', enclosure, at(), by);
   }
@@ -87,9 +93,39 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
   }
 }
 
+/** Entries of the close round a year ago. */
+const earlierOf = (spec: SiteSpec): EntrySpec[] =>
+  spec.entries.filter(({ planted, read, madeOff }) => !planted && !madeOff && read === 'all').slice(0, 4);
+
+/** Entries made off in a round of their own, each left with a sealed record of what it hides now. */
+function addMakeOffs(script: Script, spec: SiteSpec): void {
+  const chosen = spec.entries.filter(({ madeOff }) => madeOff);
+  if (chosen.length === 0) return;
+  const by = 'M. Okonjo';
+  const round = `${spec.prefix}-round-12`;
+  const started = script.at(-380);
+  const entries = chosen.map((entry) => entryId(spec, entry));
+  script.add(
+    'round.add',
+    { id: round, name: 'Make-off, new heads', grade: 'detailed', entries, started, closed: null },
+    started,
+    by,
+  );
+  for (const entry of chosen) {
+    inspect(script, spec, entry, { round, days: -379, by, reach: 'all', sealedBefore: false });
+    const at = script.at(-378);
+    const payload = {
+      id: script.id(at), entry: entryId(spec, entry), round, why: 'make-off' as const,
+      outerSeal: 'replaced' as const, innerSeal: 'replaced' as const, note: '',
+    }; // prettier-ignore
+    script.add('asleft.seal', payload, at, by);
+  }
+  script.add('round.edit', { id: round, set: { closed: script.at(-377) } }, script.at(-377), by);
+}
+
 /** A close round a year ago: a few entries sealed, with defects that went different ways since. */
 function addEarlierRound(script: Script, spec: SiteSpec): void {
-  const chosen = spec.entries.filter(({ planted, read }) => !planted && read === 'all').slice(0, 4);
+  const chosen = earlierOf(spec);
   const [damaged, loose, overdue] = chosen;
   if (!damaged || !loose || !overdue) return;
   const by = 'M. Okonjo';
@@ -109,7 +145,7 @@ function addEarlierRound(script: Script, spec: SiteSpec): void {
   ] as [EntrySpec, Record<string, string>][]);
   for (const entry of chosen) {
     const earlier = { ...entry, twist: { ...entry.twist, looks: wrong.get(entry) } } as EntrySpec;
-    inspect(script, spec, earlier, round, -329, by, 'outside');
+    inspect(script, spec, earlier, { round, days: -329, by, reach: 'outside', sealedBefore: false });
   }
   const raise = (entry: EntrySpec, check: string, action: string, days: number) => {
     const at = script.at(days);
@@ -163,9 +199,11 @@ function addRound(script: Script, spec: SiteSpec): void {
     by,
   );
   const found: [EntrySpec, string][] = [];
+  const before = new Set(earlierOf(spec));
   spec.entries.forEach((entry, i) => {
     if (entry.read === 'none') return;
-    inspect(script, spec, entry, round, i % 2 ? -1 : -2, by, entry.read);
+    const sealedBefore = before.has(entry) || Boolean(entry.madeOff);
+    inspect(script, spec, entry, { round, days: i % 2 ? -1 : -2, by, reach: entry.read, sealedBefore });
     // Every second planted fault is logged already; the others wait for somebody to raise them.
     if (i % 2 && entry.planted && entry.read === 'all') found.push([entry, entry.planted[0]!]);
   });
@@ -186,24 +224,40 @@ function addRound(script: Script, spec: SiteSpec): void {
   }
 }
 
-function inspect(
-  script: Script,
-  spec: SiteSpec,
-  entry: EntrySpec,
-  round: string,
-  days: number,
-  by: string,
-  reach: 'all' | 'outside',
-): void {
+/** Instrument that measures a place, by the end of its id. */
+function instrumentAt(place: string, unit: string): string {
+  if (unit === 'ohm') return 'ohm-02';
+  if (unit === 'turns') return 'mark-01';
+  if (unit === 'Nm') return 'driver-04';
+  return place === 'support-distance' ? 'rule-05' : 'caliper-07';
+}
+
+interface Visit {
+  round: string;
+  days: number;
+  by: string;
+  reach: 'all' | 'outside';
+  /** Whether an earlier record of the entry is sealed. */
+  sealedBefore: boolean;
+}
+
+function inspect(script: Script, spec: SiteSpec, entry: EntrySpec, visit: Visit): void {
+  const { round, days, by, reach, sealedBefore } = visit;
   const id = entryId(spec, entry);
-  const truth = truthOf(entry, cableOf(spec, entry), WALL_MM);
+  const cable = cableOf(spec, entry);
+  const certificate = certificateOf(spec, entry);
+  const size = certificate.sheet.sizes.find((one) => one.size === entry.size)!;
+  const enclosure = spec.enclosures.find(({ tag }) => tag === entry.enclosure)!;
+  const truth: Record<string, number> = {
+    ...truthOf(entry, cable, enclosure.wallMm ?? WALL_MM, size),
+    ...(certificate.reducedRetention ? { 'support-distance': entry.twist?.truth?.['support-distance'] ?? 180 } : {}),
+  };
   const open = reach === 'all';
-  KINDS[entry.kind].places.forEach((place, p) => {
+  placesOf(entry.kind, certificate.sheet).forEach((place, p) => {
     const value = truth[place.id];
     if (value === undefined || (!open && place.grade === 'detailed')) return;
     if (entry.twist?.count?.[place.id] === 0) return;
-    const instrument =
-      entry.twist?.instrument?.[place.id] ?? (place.unit === 'ohm' ? 'ohm-02' : 'caliper-07');
+    const instrument = entry.twist?.instrument?.[place.id] ?? instrumentAt(place.id, place.unit);
     const seed = 31 * spec.entries.findIndex((e) => entryId(spec, e) === id) + 7 * p + round.length;
     for (const reading of readingsAt(entry, place.id, value, seed)) {
       const at = script.at(days);
@@ -214,21 +268,60 @@ function inspect(
         place: place.id,
         value: reading,
         typed: String(reading),
-        method: place.unit === 'mm' ? ('caliper' as const) : null,
+        method: place.unit === 'mm' && instrument !== 'rule-05' ? ('caliper' as const) : null,
         instrument: `${spec.prefix}-${instrument}`,
         source: instrument === 'caliper-07' ? ('instrument' as const) : ('typed' as const),
       };
       script.add('reading.take', payload, at, by);
     }
   });
-  const grades = new Map(KINDS[entry.kind].looks.map((look) => [look.id, look.grade]));
-  for (const [look, answer] of looksOf(entry)) {
-    if (!open && grades.get(look) === 'detailed') continue;
+  if (open && certificate.sheet.compound) pour(script, entry, id, visit);
+  const { weather } = spec.areas.find((area) => area.id === enclosure.area)!;
+  const place = {
+    weather,
+    sealedBefore,
+    unused: (enclosure.unused ?? []).length > 0,
+    singleCore: cable.cores.reduce((sum, { count }) => sum + count, 0) === 1,
+  };
+  const looks = looksOf(entry.kind, certificate);
+  for (const [look, answer] of answersOf(entry, certificate, place)) {
+    const { grade } = looks.find((one) => one.id === look)!;
+    if (!open && grade === 'detailed') continue;
     if (look === 'bond-path' && entry.twist?.count?.bond === 0) continue;
     const at = script.at(days);
-    script.add('look.answer', { id: script.id(at), entry: id, round, look, answer, photo: null }, at, by);
+    const note = look.startsWith('condition-') ? (entry.twist?.note ?? 'seen when it was open') : '';
+    script.add('look.answer', { id: script.id(at), entry: id, round, look, answer, photo: null, note }, at, by);
   }
 }
+
+const HOUR_MS = 3_600_000;
+
+/** Compound or resin as it should be mixed, packed and looked at, or as the twist says. */
+function pour(script: Script, entry: EntrySpec, id: string, { round, days, by }: Visit): void {
+  const { workedMin = 8, lookAfterH = 44, ...rest } = entry.twist?.pour ?? {};
+  const mixed = Date.parse(script.at(days - 3));
+  const packed = mixed + workedMin * 60_000;
+  const iso = (ms: number) => new Date(ms).toISOString();
+  const at = script.at(days);
+  const payload = {
+    id: script.id(at),
+    entry: id,
+    round,
+    batch: 'DY 2608',
+    expires: iso(mixed + 200 * 24 * HOUR_MS).slice(0, 10),
+    ratioKept: true,
+    mixedAt: iso(mixed),
+    packedAt: iso(packed),
+    temperatureC: 19,
+    lowestC: 16,
+    lookedAt: iso(packed + lookAfterH * HOUR_MS),
+    ...rest,
+  };
+  script.add('pour.record', payload, at, by);
+}
+
+const certificateOf = (spec: SiteSpec, entry: EntrySpec): DossierFields['certificate'] =>
+  certificates(spec.prefix).find(({ id }) => id === entryOf(spec, entry, '').certificate)!;
 
 /** Instruments of a site; one is past its calibration date. */
 function instruments(prefix: string, today: string): DossierFields['instrument'][] {
@@ -286,6 +379,66 @@ function instruments(prefix: string, today: string): DossierFields['instrument']
       repeatabilitySoft: null,
       calibratedUntil: addDays(today, 160),
       calibration: 'CAL 2166',
+      simulated: false,
+    },
+    {
+      id: `${prefix}-rule-05`,
+      tag: 'Rule 05',
+      kind: 'rule',
+      unit: 'mm',
+      span: [0, 1000],
+      resolution: 1,
+      expandedUncertainty: 0.5,
+      coverageFactor: 2,
+      repeatability: 0.3,
+      repeatabilitySoft: null,
+      calibratedUntil: addDays(today, 400),
+      calibration: 'CAL 2150',
+      simulated: false,
+    },
+    {
+      id: `${prefix}-mark-01`,
+      tag: 'Paint mark',
+      kind: 'turn-mark',
+      unit: 'turns',
+      span: [0, 40],
+      resolution: 0.05,
+      expandedUncertainty: 0.04,
+      coverageFactor: 2,
+      repeatability: 0.02,
+      repeatabilitySoft: null,
+      calibratedUntil: addDays(today, 900),
+      calibration: 'by eye, twelfth of a turn',
+      simulated: false,
+    },
+    {
+      id: `${prefix}-driver-04`,
+      tag: 'Torque driver 04',
+      kind: 'torque-driver',
+      unit: 'Nm',
+      span: [5, 100],
+      resolution: 0.1,
+      expandedUncertainty: 1.2,
+      coverageFactor: 2,
+      repeatability: 0.4,
+      repeatabilitySoft: null,
+      calibratedUntil: addDays(today, 120),
+      calibration: 'CAL 2178',
+      simulated: false,
+    },
+    {
+      id: `${prefix}-feeler-02`,
+      tag: 'Feeler 02',
+      kind: 'feeler',
+      unit: 'mm',
+      span: [0.03, 10],
+      resolution: 0.05,
+      expandedUncertainty: 0.02,
+      coverageFactor: 2,
+      repeatability: 0.03,
+      repeatabilitySoft: null,
+      calibratedUntil: addDays(today, 260),
+      calibration: 'CAL 2144',
       simulated: false,
     },
     {

@@ -1,5 +1,16 @@
 import type { DossierFields } from '../src/core/record/commands';
-import type { ClampFace, GlandSize, Range, Seal } from '../src/core/record/types';
+import { KINDS, type Kind } from '../src/core/record/kinds';
+import type { KindId } from '../src/core/record/kind-ids';
+import type {
+  AssemblySheet,
+  BackNutSheet,
+  ClampFace,
+  CompoundData,
+  GlandSize,
+  Pot,
+  Range,
+  Seal,
+} from '../src/core/record/types';
 
 type Certificate = DossierFields['certificate'];
 
@@ -15,16 +26,57 @@ const SIZES: Record<
   S6: ['M50x1.5', [37.9, 49.0], [30.9, 40.8], [1.9, 2.6], [0.3, 0.8], 68, 80],
 };
 
-const seal = (rangeMm: Range, maxC: number): Seal => ({
+/** Invented pots: bore and depth (mm), cores at most, bundle (mm). */
+const POTS: Record<string, Pot> = {
+  S2: { boreMm: 13, depthMm: 24, mostCores: 7, overCoresMm: [4, 10.5] },
+  S3: { boreMm: 18, depthMm: 26, mostCores: 12, overCoresMm: [6, 15] },
+  S4: { boreMm: 24, depthMm: 28, mostCores: 19, overCoresMm: [9, 20.5] },
+  S5: { boreMm: 31, depthMm: 30, mostCores: 24, overCoresMm: [14, 27] },
+  S6: { boreMm: 40, depthMm: 34, mostCores: 30, overCoresMm: [20, 35] },
+};
+
+/** Least and greatest armour that is left for the clamp, mm. */
+const ARMOUR_LENGTH: Record<string, Range> = {
+  S2: [12, 16], S3: [15, 20], S4: [18, 24], S5: [21, 27], S6: [24, 31],
+}; // prettier-ignore
+
+const POT_COMPOUND: CompoundData = {
+  name: 'Dessel Yard compound K4', packMl: 40, wastePct: 15, ratio: '1 : 1', referenceC: 21, q10: 2,
+  workingMinutes: 30, cureHours: 4, energiseHours: 8, minimumC: 5, maxC: 110, extrapolates: false, reachMm: 28,
+}; // prettier-ignore
+const RESIN: CompoundData = {
+  name: 'Dessel Yard resin R2', packMl: 75, wastePct: 20, ratio: '2 : 1', referenceC: 21, q10: 2,
+  workingMinutes: 12, cureHours: 20, energiseHours: 24, minimumC: 8, maxC: 105, extrapolates: false, reachMm: 40,
+}; // prettier-ignore
+
+/** A ring of rubber that suits an outer range, and its nut. */
+const backNutFor = ([, high]: Range): BackNutSheet => ({
+  freeBoreMm: round1(high + 0.6),
+  freeOutsideMm: round1((high + 0.6) * 1.26),
+  freeLengthMm: 14,
+  housingBoreMm: round1((high + 0.6) * 1.26 + 0.5),
+  handOnGapMm: 10,
+  turns: 0.5,
+  pitchMm: 1.5,
+  toleranceMm: 0.5,
+  indentPct: 20,
+});
+const round1 = (value: number) => Math.round(value * 10) / 10;
+
+const seal = (rangeMm: Range, maxC: number, coldFlow: boolean): Seal => ({
   rangeMm,
   ovalityPct: 5,
   maxC,
-  coldFlow: false,
+  coldFlow,
   shapes: ['round'],
 });
 
-/** A ring that fits either way, or one whose faces hold wire one way, braid and tape the other. */
-function clampOf(ring: 'universal' | 'reversible', wire: Range, braid: Range): ClampFace[] {
+/** A ring that fits either way, faces or rings for wire and braid, a grip over the ridges, or no clamp. */
+function clampOf({ ring, armour }: Kind, inner: Range, wire: Range, braid: Range): ClampFace[] {
+  if (armour === 'none') return [];
+  if (armour === 'gripped') {
+    return [{ face: 'both', armour: 'corrugated', rangeMm: [inner[0] + 1, inner[1] + 2.5] }];
+  }
   const [w, x] = ring === 'universal' ? ['both', 'both'] : ['W', 'X'];
   return [
     { face: w!, armour: 'wire', rangeMm: wire },
@@ -32,7 +84,8 @@ function clampOf(ring: 'universal' | 'reversible', wire: Range, braid: Range): C
   ];
 }
 
-function sizesOf(ring: 'universal' | 'reversible', sealC: number): GlandSize[] {
+function sizesOf(kind: Kind, sealC: number): GlandSize[] {
+  const cold = kind.inner === 'diaphragm';
   return Object.entries(SIZES).map(([size, [thread, outer, inner, wire, braid, acrossMm, bodyLengthMm]]) => ({
     size,
     thread,
@@ -41,46 +94,75 @@ function sizesOf(ring: 'universal' | 'reversible', sealC: number): GlandSize[] {
     washerMm: 0,
     acrossMm,
     bodyLengthMm,
-    outer: seal(outer, sealC),
-    inner: seal(inner, sealC),
-    clamp: clampOf(ring, wire, braid),
+    outer: seal(outer, sealC, cold),
+    inner: kind.inner === 'none' ? null : seal(inner, sealC, cold),
+    clamp: clampOf(kind, inner, wire, braid),
+    backNut: kind.checks.includes('E-19') ? backNutFor(outer) : null,
+    armourLengthMm: kind.checks.includes('E-21') ? ARMOUR_LENGTH[size]! : null,
+    innerProudMm: kind.inner === 'none' ? null : 5,
+    pot: kind.pot === 'none' ? null : POTS[size]!,
   }));
+}
+
+/** How the joints of a kind are closed; every school occurs somewhere. */
+function jointsOf(kind: Kind): AssemblySheet['joints'] {
+  const byTurns = kind.ring === 'reversible' || kind.ring === 'dedicated';
+  const school: Record<string, AssemblySheet['joints'][number]> = {
+    entry: kind.certified
+      ? { joint: 'entry', school: 'torque', range: [30, 40] }
+      : { joint: 'entry', school: 'grip', range: null },
+    clamp: byTurns
+      ? { joint: 'clamp', school: 'turns', range: [0.75, 1] }
+      : { joint: 'clamp', school: 'faces', range: null },
+    'inner-seal': byTurns
+      ? { joint: 'inner-seal', school: 'turns', range: [1, 1.25] }
+      : { joint: 'inner-seal', school: 'faces', range: null },
+    'outer-seal':
+      kind.pot === 'compound'
+        ? { joint: 'outer-seal', school: 'gap', range: null }
+        : kind.certified && kind.pot === 'none'
+          ? { joint: 'outer-seal', school: 'turns', range: [0.75, 1] }
+          : { joint: 'outer-seal', school: 'grip', range: null },
+    pot: { joint: 'pot', school: 'turns', range: [0.75, 1] },
+    'resin-port': { joint: 'resin-port', school: 'grip', range: null },
+  };
+  return kind.joints.map((joint) => school[joint]!);
 }
 
 function certificate(
   id: string,
   number: string,
   title: string,
-  kind: Certificate['kind'],
+  kindId: KindId,
   differing: Partial<Certificate> & { sealC?: number } = {},
 ): Certificate {
   const { sealC = 95, ...rest } = differing;
-  const reversible = kind === 'gland-reversible-ring';
+  const kind = KINDS[kindId];
+  const { certified } = kind;
   return {
     id,
     number,
     maker: 'Fernholt',
     title,
-    kind,
+    kind: kindId,
     issued: '2024-02-12',
     state: 'valid',
-    concepts: ['db', 'eb', 'tb'],
-    levels: ['Gb', 'Db'],
-    groups: ['IIC', 'IIIC'],
+    concepts: certified ? ['db', 'eb', 'tb'] : [],
+    levels: certified ? ['Gb', 'Db'] : [],
+    groups: certified ? ['IIC', 'IIIC'] : [],
     serviceC: [-40, 95],
     ingress: 'IP66',
-    sealing: true,
+    sealing: certified,
     specialConditions: [],
+    divisions: certified ? [{ class: 'I', division: 1, groups: ['B', 'C', 'D'] }] : [],
+    reducedRetention: false,
     sheet: {
       number: `FS ${number.slice(4, 11)}`,
-      sizes: sizesOf(reversible ? 'reversible' : 'universal', sealC),
-      joints: [
-        { joint: 'entry', school: 'torque', range: [30, 40] },
-        { joint: 'clamp', school: reversible ? 'turns' : 'faces', range: reversible ? [0.75, 1] : null },
-        { joint: 'inner-seal', school: reversible ? 'turns' : 'faces', range: reversible ? [1, 1.25] : null },
-        { joint: 'outer-seal', school: 'turns', range: [0.75, 1] },
-      ],
+      sizes: sizesOf(kind, sealC),
+      joints: jointsOf(kind),
       expectedBondOhm: 0.012,
+      compound: kind.pot === 'compound' ? POT_COMPOUND : kind.pot === 'resin' ? RESIN : null,
+      shroud: certified ? 'none' : 'shroud',
     },
     ...rest,
   };
@@ -89,83 +171,60 @@ function certificate(
 const SPECIAL = [
   'The clamp is tightened to face-to-face contact and opened once for a look before it is closed.',
 ];
+const HELD = ['The cable is clamped within 300 mm of the gland.'];
 
 /** The invented certificates of a site, under ids that begin with its prefix. */
 export function certificates(prefix: string): Certificate[] {
-  const id = (name: string) => `${prefix}-cert-${name}`;
+  const make = (
+    name: string,
+    number: string,
+    title: string,
+    kind: KindId,
+    differing: Parameters<typeof certificate>[4] = {},
+  ) => certificate(`${prefix}-cert-${name}`, number, `Fernholt ${title}`, kind, differing);
   return [
-    certificate(
-      id('double'),
-      'FRN 24.0117X',
-      'Fernholt double-seal gland, sizes S2 to S6',
-      'gland-double-seal',
-      {
-        specialConditions: SPECIAL,
-      },
-    ),
-    certificate(
-      id('reversible'),
-      'FRN 23.0442',
-      'Fernholt reversible-ring gland, sizes S2 to S6',
-      'gland-reversible-ring',
-    ),
-    certificate(
-      id('withdrawn'),
-      'FRN 19.0031',
-      'Fernholt double-seal gland, first pattern',
-      'gland-double-seal',
-      {
-        state: 'withdrawn',
-        issued: '2019-05-20',
-      },
-    ),
-    certificate(
-      id('zone2'),
-      'FRN 22.0208',
-      'Fernholt double-seal gland, zone 2 pattern',
-      'gland-double-seal',
-      {
-        concepts: ['ec', 'tc'],
-        levels: ['Gc', 'Dc'],
-      },
-    ),
-    certificate(
-      id('iib'),
-      'FRN 21.0150',
-      'Fernholt reversible-ring gland, IIB pattern',
-      'gland-reversible-ring',
-      {
-        groups: ['IIB', 'IIIB'],
-      },
-    ),
-    certificate(
-      id('mild'),
-      'FRN 22.0391',
-      'Fernholt double-seal gland, standard seals',
-      'gland-double-seal',
-      {
-        serviceC: [-20, 60],
-        sealC: 60,
-      },
-    ),
-    certificate(
-      id('ip54'),
-      'FRN 20.0073',
-      'Fernholt reversible-ring gland, indoor pattern',
-      'gland-reversible-ring',
-      {
-        ingress: 'IP54',
-      },
-    ),
-    certificate(
-      id('eonly'),
-      'FRN 23.0510',
-      'Fernholt double-seal gland, increased safety',
-      'gland-double-seal',
-      {
-        concepts: ['eb', 'tb'],
-      },
-    ),
+    make('double', 'FRN 24.0117X', 'double-seal gland, sizes S2 to S6', 'gland-double-seal', {
+      specialConditions: SPECIAL,
+    }),
+    make('reversible', 'FRN 23.0442', 'reversible-ring gland, sizes S2 to S6', 'gland-reversible-ring'),
+    make('dedicated', 'FRN 22.0615', 'dedicated-ring gland, sizes S2 to S6', 'gland-dedicated-ring'),
+    make('diaphragm', 'FRN 24.0288', 'diaphragm gland, sizes S2 to S6', 'gland-diaphragm'),
+    make('barrier', 'FRN 23.0721', 'barrier gland, sizes S2 to S6', 'gland-barrier'),
+    make('barrier-plain', 'FRN 23.0722X', 'barrier gland for unarmoured cable', 'gland-barrier-plain', {
+      specialConditions: HELD,
+      reducedRetention: true,
+    }),
+    make('plain', 'FRN 22.0930', 'plain gland, sizes S2 to S6', 'gland-plain'),
+    make('industrial', 'FRN sheet 61', 'industrial gland, indoor pattern', 'gland-industrial', {
+      ingress: 'IP54',
+    }),
+    make('industrial-outdoor', 'FRN sheet 62', 'industrial gland, outdoor pattern', 'gland-industrial'),
+    make('resin', 'FRN 21.0808', 'resin connector for corrugated armour', 'connector-resin'),
+    make('withdrawn', 'FRN 19.0031', 'double-seal gland, first pattern', 'gland-double-seal', {
+      state: 'withdrawn',
+      issued: '2019-05-20',
+    }),
+    make('zone2', 'FRN 22.0208', 'double-seal gland, zone 2 pattern', 'gland-double-seal', {
+      concepts: ['ec', 'tc'],
+      levels: ['Gc', 'Dc'],
+    }),
+    make('gas', 'FRN 22.0209', 'double-seal gland, gas only', 'gland-double-seal', {
+      levels: ['Gb'],
+      groups: ['IIC', 'IIIC'],
+    }),
+    make('iib', 'FRN 21.0150', 'reversible-ring gland, IIB pattern', 'gland-reversible-ring', {
+      groups: ['IIB', 'IIIB'],
+    }),
+    make('mild', 'FRN 22.0391', 'double-seal gland, standard seals', 'gland-double-seal', {
+      serviceC: [-20, 60],
+      sealC: 60,
+    }),
+    make('ip54', 'FRN 20.0073', 'reversible-ring gland, indoor pattern', 'gland-reversible-ring', {
+      ingress: 'IP54',
+    }),
+    make('eonly', 'FRN 23.0510', 'double-seal gland, increased safety', 'gland-double-seal', {
+      concepts: ['eb', 'tb'],
+    }),
   ];
 }
 

@@ -6,6 +6,7 @@ import type { Draft } from './draft';
 import { fingerprintOf } from './fingerprint';
 import { KINDS } from './kinds';
 import { canonicalHash } from './seal';
+import type { Base } from './types';
 
 /** Compound or resin mixed and packed into an entry. */
 export function applyPour(draft: Draft, payload: Payloads['pour.record']): void {
@@ -36,6 +37,11 @@ function needAfter(packedAt: string, lookedAt: string | null): void {
   }
 }
 
+/** A record without what the reducer keeps for itself, so that the seal can be checked from an export. */
+function bare<R extends Base>({ rev: _rev, stamps: _stamps, ...record }: R): R {
+  return record as unknown as R;
+}
+
 /**
  * Seals how an entry was left when it was closed: readings, looks and compound of the round, the seals'
  * fate, the hold points that were skipped, hashed over all of it and the seal before.
@@ -62,10 +68,10 @@ export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): voi
   const sealed = {
     ...payload,
     site: site.id,
-    readings: [...dossier.readings],
-    looks,
-    instruments: [...dossier.instruments.values()],
-    pours: dossier.pours.filter(({ round: of }) => of === round.id),
+    readings: dossier.readings.map(bare),
+    looks: looks.map(bare),
+    instruments: [...dossier.instruments.values()].map(bare),
+    pours: dossier.pours.filter(({ round: of }) => of === round.id).map(bare),
     fingerprint: fingerprintOf(entry, dossier.cable),
     skipped: [...new Set(holds)].filter((hold) => !answered.has(hold)),
     by: draft.person,

@@ -2,8 +2,10 @@ import { AREA_GROUPS, GROUPS } from '../../core/hazard/group';
 import { LEVELS, ZONES } from '../../core/hazard/level';
 import { TEMPERATURE_CLASSES } from '../../core/hazard/temperature';
 import type { DossierFields } from '../../core/record/commands';
+import { DIVISION_CLASSES, DIVISION_GROUPS } from '../../core/hazard/division';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { GRADES } from '../../core/record/types';
+import { SHIPPED } from '../../core/rulebook/references';
+import { ARMOUR_TYPES, GRADES, INSTRUMENT_KINDS, JOINTS, SCHOOLS, UNITS, WEATHERS } from '../../core/record/types';
 import {
   Flag,
   IdList,
@@ -31,13 +33,18 @@ const POSITIVE = { above: 0, max: 1e6 };
 const TEMPERATURE = { min: -100, max: 1000 };
 const PLACE_M = { min: -1e5, max: 1e5 };
 const SHAPES = ['round', 'flat', 'sector'];
-const ARMOURS = ['wire', 'braid', 'tape'];
 
 class Outline {
   @Num(PLACE_M) x!: number;
   @Num(PLACE_M) y!: number;
   @Num({ above: 0, max: 1e5 }) width!: number;
   @Num({ above: 0, max: 1e5 }) height!: number;
+}
+
+class DivisionShape {
+  @OneOf(DIVISION_CLASSES) class!: string;
+  @OneOf([1, 2]) division!: number;
+  @OneOf(DIVISION_GROUPS) group!: string;
 }
 
 class AreaShape {
@@ -51,6 +58,8 @@ class AreaShape {
   @Text(8) ingressNeed!: string;
   @Nested(() => Outline) outlineM!: Outline;
   @Num(PLACE_M) levelM!: number;
+  @Nullable() @Nested(() => DivisionShape) division!: DivisionShape | null;
+  @Nullable() @OneOf(WEATHERS) weather!: string | null;
 }
 
 class Derating {
@@ -69,6 +78,14 @@ class Position {
   @Num(PLACE_M) z!: number;
 }
 
+class UnusedShape {
+  @Text(20) label!: string;
+  @OneOf(['plug', 'transport-plug', 'none']) closure!: string;
+  @Flag() needsTool!: boolean;
+  @Flag() inAdaptor!: boolean;
+  @SomeOf(CONCEPTS) concepts!: string[];
+}
+
 class EnclosureShape {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
@@ -85,6 +102,11 @@ class EnclosureShape {
   @Nullable() @Num(TEMPERATURE) entryTemperatureC!: number | null;
   @Nullable() @Nested(() => MeasuredTemperature) measuredTemperature!: MeasuredTemperature | null;
   @Nested(() => Position) positionM!: Position;
+  @Nullable() @OneOf(['metal', 'insulating']) material!: string | null;
+  @Nullable() @Flag() ignitionSource!: boolean | null;
+  @Nullable() @Flag() indirectEntry!: boolean | null;
+  @Nullable() @Flag() demandsBarrier!: boolean | null;
+  @Nullable() @NestedList(() => UnusedShape) unused!: UnusedShape[] | null;
 }
 
 class Core {
@@ -94,13 +116,20 @@ class Core {
 }
 
 class Armour {
-  @OneOf(ARMOURS) type!: string;
+  @OneOf(ARMOUR_TYPES) type!: string;
   @Num(POSITIVE) sizeMm!: number;
   @OneOf(['steel', 'copper', 'aluminium']) material!: string;
   @Nullable() @Num(POSITIVE) areaMm2!: number | null;
 }
 
 class Unarmoured {
+  @Text(80) by!: string;
+  @Time() on!: string;
+}
+
+class BreathingShape {
+  @Flag() passed!: boolean;
+  @Nullable() @Num({ min: 0, max: 1e6 }) halfTimeS!: number | null;
   @Text(80) by!: string;
   @Time() on!: string;
 }
@@ -122,6 +151,8 @@ class CableShapeClass {
   @Num(POSITIVE) outerMm!: number;
   @Num(LENGTH) toleranceMm!: number;
   @Num(TEMPERATURE) maxC!: number;
+  @Nullable() @OneOf(['filled', 'not-filled']) filling!: string | null;
+  @Nullable() @Nested(() => BreathingShape) breathing!: BreathingShape | null;
 }
 
 class SealShape {
@@ -134,8 +165,43 @@ class SealShape {
 
 class ClampFaceShape {
   @Text(10) face!: string;
-  @OneOf(ARMOURS) armour!: string;
+  @OneOf(ARMOUR_TYPES) armour!: string;
   @RangeOf(POSITIVE) rangeMm!: number[];
+}
+
+class BackNutShape {
+  @Num(POSITIVE) freeBoreMm!: number;
+  @Num(POSITIVE) freeOutsideMm!: number;
+  @Num(POSITIVE) freeLengthMm!: number;
+  @Num(POSITIVE) housingBoreMm!: number;
+  @Num(LENGTH) handOnGapMm!: number;
+  @Num({ min: 0, max: 1000 }) turns!: number;
+  @Num(POSITIVE) pitchMm!: number;
+  @Num(LENGTH) toleranceMm!: number;
+  @Num({ min: 0, max: 100 }) indentPct!: number;
+}
+
+class PotShape {
+  @Num(POSITIVE) boreMm!: number;
+  @Num(POSITIVE) depthMm!: number;
+  @Num({ min: 1, max: 1000, whole: true }) mostCores!: number;
+  @RangeOf(POSITIVE) overCoresMm!: number[];
+}
+
+class CompoundShape {
+  @Text(80) name!: string;
+  @Num(POSITIVE) packMl!: number;
+  @Num({ min: 0, max: 1000 }) wastePct!: number;
+  @Text(20) ratio!: string;
+  @Num(TEMPERATURE) referenceC!: number;
+  @Num({ min: 1, max: 10 }) q10!: number;
+  @Num({ above: 0, max: 1e5 }) workingMinutes!: number;
+  @Num({ above: 0, max: 1e4 }) cureHours!: number;
+  @Num({ above: 0, max: 1e4 }) energiseHours!: number;
+  @Num(TEMPERATURE) minimumC!: number;
+  @Num(TEMPERATURE) maxC!: number;
+  @Flag() extrapolates!: boolean;
+  @Num(LENGTH) reachMm!: number;
 }
 
 class SizeShape {
@@ -148,12 +214,16 @@ class SizeShape {
   @Num(POSITIVE) bodyLengthMm!: number;
   @Nested(() => SealShape) outer!: SealShape;
   @Nullable() @Nested(() => SealShape) inner!: SealShape | null;
-  @NestedList(() => ClampFaceShape, { atLeast: 1 }) clamp!: ClampFaceShape[];
+  @NestedList(() => ClampFaceShape) clamp!: ClampFaceShape[];
+  @Nullable() @Nested(() => BackNutShape) backNut!: BackNutShape | null;
+  @Nullable() @RangeOf(POSITIVE) armourLengthMm!: number[] | null;
+  @Nullable() @Num(LENGTH) innerProudMm!: number | null;
+  @Nullable() @Nested(() => PotShape) pot!: PotShape | null;
 }
 
 class JointShape {
-  @OneOf(['entry', 'clamp', 'inner-seal', 'outer-seal']) joint!: string;
-  @OneOf(['turns', 'faces', 'gap', 'torque', 'grip']) school!: string;
+  @OneOf(JOINTS) joint!: string;
+  @OneOf(SCHOOLS) school!: string;
   @Nullable() @RangeOf({ min: 0, max: 1e4 }) range!: number[] | null;
 }
 
@@ -162,6 +232,14 @@ class SheetShape {
   @NestedList(() => SizeShape, { atLeast: 1 }) sizes!: SizeShape[];
   @NestedList(() => JointShape) joints!: JointShape[];
   @Num({ min: 0, max: 1000 }) expectedBondOhm!: number;
+  @Nullable() @Nested(() => CompoundShape) compound!: CompoundShape | null;
+  @Nullable() @OneOf(['shroud', 'boot', 'none']) shroud!: string | null;
+}
+
+class ListedShape {
+  @OneOf(DIVISION_CLASSES) class!: string;
+  @OneOf([1, 2]) division!: number;
+  @SomeOf(DIVISION_GROUPS, { atLeast: 1 }) groups!: string[];
 }
 
 class CertificateShape {
@@ -173,21 +251,23 @@ class CertificateShape {
   @OneOf(KIND_IDS) kind!: string;
   @Time() issued!: string;
   @OneOf(['valid', 'superseded', 'withdrawn']) state!: string;
-  @SomeOf(CONCEPTS, { atLeast: 1 }) concepts!: string[];
+  @SomeOf(CONCEPTS) concepts!: string[];
   @SomeOf(LEVELS) levels!: string[];
   @SomeOf(GROUPS) groups!: string[];
   @RangeOf(TEMPERATURE) serviceC!: number[];
   @Text(8) ingress!: string;
   @Flag() sealing!: boolean;
   @TextList(500) specialConditions!: string[];
+  @NestedList(() => ListedShape) divisions!: ListedShape[];
+  @Flag() reducedRetention!: boolean;
   @Nested(() => SheetShape) sheet!: SheetShape;
 }
 
 class InstrumentShape {
   @IdText() id!: string;
   @Text(60) tag!: string;
-  @OneOf(['caliper', 'tape', 'milliohm-meter', 'pitch-gauge']) kind!: string;
-  @OneOf(['mm', 'ohm']) unit!: string;
+  @OneOf(INSTRUMENT_KINDS) kind!: string;
+  @OneOf(UNITS) unit!: string;
   @RangeOf({ min: 0, max: 1e6 }) span!: number[];
   @Num({ above: 0, max: 1e3 }) resolution!: number;
   @Num({ min: 0, max: 1e3 }) expandedUncertainty!: number;
@@ -206,6 +286,15 @@ class Hole {
   @Num(LENGTH) chamfersMm!: number;
 }
 
+class AdaptorShape {
+  @OneOf(['adaptor', 'reducer']) what!: string;
+  @Text(20) male!: string;
+  @Text(20) female!: string;
+  @SomeOf(CONCEPTS) concepts!: string[];
+  @SomeOf(LEVELS) levels!: string[];
+  @SomeOf(GROUPS) groups!: string[];
+}
+
 class EntryShape {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
@@ -218,6 +307,7 @@ class EntryShape {
   @Nullable() @Text(10) ringFace!: string | null;
   @Nullable() @IdText() cable!: string | null;
   @Num(LENGTH) washerMm!: number;
+  @Nullable() @NestedList(() => AdaptorShape) adaptors!: AdaptorShape[] | null;
 }
 
 class RoundShape {
@@ -229,6 +319,18 @@ class RoundShape {
   @Nullable() @Time() closed!: string | null;
 }
 
+class BasisShape {
+  @Text(10) check!: string;
+  @Text(300) text!: string;
+}
+
+class ReferenceShape {
+  @IdText() id!: string;
+  @Text(200) title!: string;
+  @OneOf(SHIPPED.map(({ id }) => id)) over!: string;
+  @NestedList(() => BasisShape) basis!: BasisShape[];
+}
+
 /** The class that checks each dossier record. */
 export const DOSSIER_SHAPES: Record<keyof DossierFields, new () => object> = {
   area: AreaShape,
@@ -238,4 +340,5 @@ export const DOSSIER_SHAPES: Record<keyof DossierFields, new () => object> = {
   instrument: InstrumentShape,
   entry: EntryShape,
   round: RoundShape,
+  reference: ReferenceShape,
 };

@@ -4,7 +4,9 @@ import { DOSSIER_TABLES, type DossierTable } from '../../core/record/commands';
 import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
 import { checkRecord, parseCommand } from './parse';
 
-const slice = recordsWith();
+const slice = recordsWith({
+  references: [{ id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] }],
+});
 const RECORDS: Record<DossierTable, object> = {
   area: slice.get('area', 'a')!,
   enclosure: slice.get('enclosure', 'b')!,
@@ -13,6 +15,7 @@ const RECORDS: Record<DossierTable, object> = {
   instrument: slice.get('instrument', 'c')!,
   entry: slice.get('entry', 'e')!,
   round: slice.get('round', 'r')!,
+  reference: slice.get('reference', 'x')!,
 };
 const bare = (table: DossierTable) => {
   const { site: _site, ...record } = RECORDS[table] as { site: string };
@@ -82,7 +85,11 @@ describe('dossier records', () => {
     ['area', { outlineM: { x: 0, y: 0, width: 0, height: 1 } }, 'outlineM.width'],
     ['enclosure', { concepts: ['db', 'zz'] }, 'concepts.1'],
     ['enclosure', { volumeCm3: 0 }, 'volumeCm3'],
-    ['certificate', { concepts: [] }, 'concepts'],
+    ['certificate', { divisions: [{ class: 'III', division: 1, groups: ['C'] }] }, 'divisions.0.class'],
+    ['enclosure', { unused: [{ label: 'Z' }] }, 'unused.0.closure'],
+    ['enclosure', { ignitionSource: 'yes' }, 'ignitionSource'],
+    ['entry', { adaptors: [{ what: 'nipple' }] }, 'adaptors.0.what'],
+    ['reference', { over: 'mine' }, 'over'],
     ['certificate', { issued: 'soon' }, 'issued'],
     ['instrument', { coverageFactor: 0 }, 'coverageFactor'],
     ['entry', { hole: { form: 'glued', thread: 'M20x1.5', diameterMm: null, chamfersMm: 0 } }, 'hole.form'],

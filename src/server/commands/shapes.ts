@@ -1,5 +1,5 @@
-import { GRADES } from '../../core/record/types';
-import { IdList, IdText, Nested, Nullable, Num, OneOf, Text, Time, TimeZone } from '../validation/decorators';
+import { GRADES, SEAL_FATES } from '../../core/record/types';
+import { Flag, IdList, IdText, Nested, Nullable, Num, OneOf, Optional, Text, Time, TimeZone } from '../validation/decorators';
 
 /** What every command carries around its payload. */
 export class EnvelopeShape {
@@ -20,7 +20,9 @@ export class SiteShape {
   @IdText() id!: string;
   @Text(120) name!: string;
   @OneOf(['simple', 'guarded', 'guarded-reject']) acceptance!: string;
-  @OneOf(['iec-2013']) references!: string;
+  @IdText() references!: string;
+  @OneOf(['zones', 'divisions']) scheme!: string;
+  @OneOf(['2013', '2007']) barrierSchool!: string;
   @Num({ min: 0, max: 100 }) ovalityAllowancePct!: number;
   @Num({ above: 0, max: 1000 }) bondLimitOhm!: number;
   @Num({ min: 1, max: 1000 }) bondPredictionFactor!: number;
@@ -56,6 +58,36 @@ export class LookShape {
   @Text(40) look!: string;
   @Text(40) answer!: string;
   @Nullable() @IdText() photo!: string | null;
+  @Optional() @Text(500, { blank: true }) note?: string;
+}
+
+export class PourShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @IdText() round!: string;
+  @Nullable() @Text(60) batch!: string | null;
+  @Nullable() @Time() expires!: string | null;
+  @Nullable() @Flag() ratioKept!: boolean | null;
+  @Time() mixedAt!: string;
+  @Time() packedAt!: string;
+  @Nullable() @Num({ min: -100, max: 200 }) temperatureC!: number | null;
+  @Nullable() @Num({ min: -100, max: 200 }) lowestC!: number | null;
+  @Nullable() @Time() lookedAt!: string | null;
+}
+
+export class PourSetShape {
+  @Nullable() @Num({ min: -100, max: 200 }) lowestC!: number | null;
+  @Nullable() @Time() lookedAt!: string | null;
+}
+
+export class AsLeftShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @IdText() round!: string;
+  @OneOf(['make-off', 'opening']) why!: string;
+  @OneOf(SEAL_FATES) outerSeal!: string;
+  @OneOf(SEAL_FATES) innerSeal!: string;
+  @Text(500, { blank: true }) note!: string;
 }
 
 export class SealShape {

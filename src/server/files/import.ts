@@ -2,8 +2,9 @@ import { ulid } from 'ulid';
 import { InputError } from '../../core/quantity/error';
 import { parseLength } from '../../core/quantity/length';
 import type { DossierFields, ImportItem } from '../../core/record/commands';
+import { completed } from '../../core/record/completed';
 import { canonicalHash } from '../../core/record/seal';
-import type { ArmourType, CableShape, Id, Tables } from '../../core/record/types';
+import { ARMOUR_TYPES, type ArmourType, type CableShape, type Id, type Tables } from '../../core/record/types';
 import type { App } from '../app';
 import { checkRecord } from '../commands/parse';
 import { fromCsv } from './csv';
@@ -24,6 +25,7 @@ export type ImportKind = (typeof IMPORT_KINDS)[number];
 export const CABLE_COLUMNS = [
   'tag', 'from', 'to', 'length_m', 'cores', 'core_area_mm2', 'core_diameter', 'shape', 'cold_flow', 'inner',
   'armour', 'armour_size', 'armour_material', 'armour_area_mm2', 'sheath', 'outer', 'tolerance', 'max_c',
+  'filling',
 ] as const; // prettier-ignore
 const OPTIONAL = new Set([
   'from',
@@ -33,6 +35,7 @@ const OPTIONAL = new Set([
   'armour_material',
   'armour_area_mm2',
   'tolerance',
+  'filling',
 ]);
 
 /** Field of the cable's record that each column of lengths fills. */
@@ -127,8 +130,8 @@ function readCable(
       : fault(field, `"${cells[field] ?? ''}" is no number.`);
   };
   const armourType = (cells.armour ?? '').toLowerCase();
-  if (!['wire', 'braid', 'tape', 'none'].includes(armourType)) {
-    fault('armour', `"${cells.armour ?? ''}" must be wire, braid, tape or none.`);
+  if (![...ARMOUR_TYPES, 'none'].includes(armourType)) {
+    fault('armour', `"${cells.armour ?? ''}" must be ${ARMOUR_TYPES.join(', ')} or none.`);
   }
   const armoured = armourType !== 'none';
   const cable: DossierFields['cable'] = {
@@ -157,6 +160,8 @@ function readCable(
     outerMm: length('outer'),
     toleranceMm: cells.tolerance ? length('tolerance') : 0.5,
     maxC: number('max_c'),
+    filling: fillingOf(cells.filling ?? ''),
+    breathing: null,
   };
   if (Object.keys(typed).length > 0) cable.typed = typed;
   if (faults.length > 0) return { faults };
@@ -167,6 +172,12 @@ function readCable(
     return { faults: [{ row, field: error.field, message: error.message }] };
   }
   return { cable };
+}
+
+/** A blank leaves it open: nothing is taken as filled that nobody called so. */
+function fillingOf(text: string): DossierFields['cable']['filling'] {
+  if (/^(filled|yes)$/i.test(text.trim())) return 'filled';
+  return /^(not[- ]filled|no)$/i.test(text.trim()) ? 'not-filled' : null;
 }
 
 function previewCertificate(app: App, site: Tables['site'], text: string): ImportPreview {
@@ -183,7 +194,7 @@ function previewCertificate(app: App, site: Tables['site'], text: string): Impor
     app.store.records
       .by('certificate', 'site', site.id)
       .find(({ number }) => number === certificate.number) ?? null;
-  const record = { id: before?.id ?? ulid(), ...certificate };
+  const record = completed('certificate', { id: before?.id ?? ulid(), ...certificate });
   try {
     checkRecord('certificate', record, 'certificate.');
   } catch (error) {

@@ -1,5 +1,6 @@
 import { MemorySlice, type RecordChange } from '../../core/record/slice';
 import type { Id, TableName, Tables } from '../../core/record/types';
+import { completed } from '../../core/record/completed';
 import type { App } from '../app';
 import { schemaFaults, type FileFault } from './schema';
 
@@ -50,6 +51,10 @@ export function readSiteFile(text: string): { slice: MemorySlice; file: SiteFile
   const faults = schemaFaults('site', value);
   if (faults.length > 0) return { faults };
   const file = value as SiteFile;
+  file.site = completed('site', file.site);
+  // Files of an earlier day lack tables and fields that came since.
+  for (const table of LISTS)
+    file[table] = (file[table] ?? []).map((record) => completed(table, record)) as never;
   const strays = strayReferences(file);
   if (strays.length > 0) return { faults: strays };
   const slice = new MemorySlice();

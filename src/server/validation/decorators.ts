@@ -137,6 +137,13 @@ export const TimeZone = () =>
     }
   });
 
+/** May be left out; when it is there, it is checked by the other decorators. */
+export const Optional = (): PropertyDecorator => (target, property) =>
+  ValidateIf((object: Record<string, unknown>) => object[property as string] !== undefined)(
+    target,
+    property as string,
+  );
+
 /** Null is allowed; everything else is checked by the other decorators. */
 export const Nullable = (): PropertyDecorator => (target, property) =>
   ValidateIf((object: Record<string, unknown>) => object[property as string] !== null)(

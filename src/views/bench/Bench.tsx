@@ -5,7 +5,8 @@ import { GRADES, type Grade, type Id, type Instrument } from '../../core/record/
 import { isSealed } from '../../core/record/apply-inspection';
 import { currentRound, dossierOf, type Context, type Dossier } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/rulebook/finding';
-import { asksFor, judge } from '../../core/rulebook/judge';
+import { asksFor } from '../../core/rulebook/grades';
+import { judge } from '../../core/rulebook/judge';
 import { ruleOf } from '../../core/rulebook/rules';
 import { NumberPad } from '../../ui/NumberPad';
 import type { KeyBinding } from '../../ui/keys';

@@ -126,7 +126,21 @@ function FieldView({
       const list = (current ?? []) as Value[];
       return (
         <fieldset className="wide">
-          <legend>{field.title}</legend>
+          <legend>
+            {field.nullable ? (
+              <label>
+                <input
+                  type="checkbox"
+                  checked={current != null}
+                  onChange={(event) => change(event.target.checked ? [] : null)}
+                />{' '}
+                {field.title}: recorded
+              </label>
+            ) : (
+              field.title
+            )}
+          </legend>
+          {current != null && list.length === 0 && <p className="quiet">None.</p>}
           {list.map((item, i) => (
             <div key={i} className="list-item">
               <Fields
@@ -160,9 +174,11 @@ function FieldView({
               </span>
             </div>
           ))}
-          <Button size="compact-md" variant="default" onClick={() => change([...list, field.blank()])}>
-            Add
-          </Button>
+          {current != null && (
+            <Button size="compact-md" variant="default" onClick={() => change([...list, field.blank()])}>
+              Add
+            </Button>
+          )}
         </fieldset>
       );
     }
@@ -269,11 +285,28 @@ function Input({ field, current, full, slice, site, onChange, onProblem, typed, 
   };
   if (field.type === 'select') {
     return (
-      <select value={String(current ?? '')} onChange={(event) => onChange(event.target.value || null)}>
+      <select
+        value={String(current ?? '')}
+        onChange={(event) =>
+          onChange(field.options.find((option) => String(option) === event.target.value) ?? null)
+        }
+      >
         {field.nullable && <option value="">not recorded</option>}
         {field.options.map((option) => (
           <option key={option}>{option}</option>
         ))}
+      </select>
+    );
+  }
+  if (field.type === 'ternary') {
+    return (
+      <select
+        value={current == null ? '' : current ? 'yes' : 'no'}
+        onChange={(event) => onChange(event.target.value === '' ? null : event.target.value === 'yes')}
+      >
+        <option value="">not recorded</option>
+        <option>yes</option>
+        <option>no</option>
       </select>
     );
   }

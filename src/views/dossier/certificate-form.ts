@@ -1,11 +1,12 @@
 import { THREADS } from '../../core/gland/thread-table';
 import { GROUPS } from '../../core/hazard/group';
 import { LEVELS } from '../../core/hazard/level';
+import { DIVISION_CLASSES } from '../../core/hazard/division';
 import { KIND_IDS } from '../../core/record/kind-ids';
+import { ARMOUR_TYPES, JOINTS, SCHOOLS } from '../../core/record/types';
 import { flag, len, len0, num, pick, string, text, words, type Field, type TableForm } from './fields';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
-const ARMOURS = ['wire', 'braid', 'tape'];
 const CONCEPTS = 'for example db, eb, tb';
 
 const seal = (path: string, title: string, nullable: boolean): Field => ({
@@ -41,9 +42,53 @@ const SIZE: readonly Field[] = [
     blank: () => ({ face: 'both', armour: 'wire', rangeMm: [0, 0] }),
     fields: [
       text('face', 'Face', 'letter on the ring, or both'),
-      pick('armour', 'Armour', ARMOURS),
+      pick('armour', 'Armour', ARMOUR_TYPES),
       len('rangeMm.0', 'From'),
       len('rangeMm.1', 'To'),
+    ],
+  },
+  {
+    path: 'armourLengthMm',
+    title: 'Armour left for the clamp',
+    type: 'group',
+    nullable: true,
+    blank: () => [15, 20],
+    fields: [len('0', 'At least'), len('1', 'At most')],
+  },
+  len('innerProudMm', 'Inner sheath proud of its seal, at least', true),
+  {
+    path: 'backNut',
+    title: 'Outer seal’s rubber and nut, for the back-nut scale',
+    type: 'group',
+    nullable: true,
+    blank: () => ({
+      freeBoreMm: 0, freeOutsideMm: 0, freeLengthMm: 0, housingBoreMm: 0, handOnGapMm: 0, turns: 0.5,
+      pitchMm: 1.5, toleranceMm: 0.4, indentPct: 10,
+    }), // prettier-ignore
+    fields: [
+      len('freeBoreMm', 'Free bore'),
+      len('freeOutsideMm', 'Free outside'),
+      len('freeLengthMm', 'Free length'),
+      len('housingBoreMm', 'Bore of the housing'),
+      len0('handOnGapMm', 'Gap at hand-on'),
+      num('turns', 'Turns after contact'),
+      len('pitchMm', 'Pitch of the nut'),
+      len0('toleranceMm', 'Tolerance of the gap'),
+      num('indentPct', 'Sheath indented at most', '%'),
+    ],
+  },
+  {
+    path: 'pot',
+    title: 'Pot of compound or resin',
+    type: 'group',
+    nullable: true,
+    blank: () => ({ boreMm: 0, depthMm: 0, mostCores: 12, overCoresMm: [0, 0] }),
+    fields: [
+      len('boreMm', 'Bore'),
+      len('depthMm', 'Depth that is filled'),
+      num('mostCores', 'Cores at most'),
+      len('overCoresMm.0', 'Over the cores, from'),
+      len('overCoresMm.1', 'Over the cores, to'),
     ],
   },
 ];
@@ -59,6 +104,10 @@ const blankSize = () => ({
   outer: { rangeMm: [0, 0], ovalityPct: 5, maxC: 95, coldFlow: false, shapes: ['round'] },
   inner: { rangeMm: [0, 0], ovalityPct: 5, maxC: 95, coldFlow: false, shapes: ['round'] },
   clamp: [{ face: 'both', armour: 'wire', rangeMm: [0, 0] }],
+  backNut: null,
+  armourLengthMm: [15, 20],
+  innerProudMm: 5,
+  pot: null,
 });
 
 /** The form of a certificate with its assembly sheet. */
@@ -83,6 +132,44 @@ export const CERTIFICATE_FORM: TableForm = {
     text('ingress', 'Ingress rating', 'for example IP66'),
     flag('sealing', 'Counts as a sealing gland'),
     words('specialConditions', 'Special conditions', 'one after the other, with commas'),
+    {
+      path: 'divisions',
+      title: 'Listed classes and divisions',
+      type: 'list',
+      blank: () => ({ class: 'I', division: 1, groups: ['C', 'D'] }),
+      fields: [
+        pick('class', 'Class', DIVISION_CLASSES),
+        pick('division', 'Division', [1, 2]),
+        words('groups', 'Groups', 'for example C, D'),
+      ],
+    },
+    flag('reducedRetention', 'Does not hold the cable by itself'),
+    pick('sheet.shroud', 'Cover by the sheet', ['shroud', 'boot', 'none'], true),
+    {
+      path: 'sheet.compound',
+      title: 'Compound or resin',
+      type: 'group',
+      nullable: true,
+      blank: () => ({
+        name: '', packMl: 50, wastePct: 15, ratio: '1 : 1', referenceC: 21, q10: 2, workingMinutes: 30,
+        cureHours: 4, energiseHours: 8, minimumC: 5, maxC: 95, extrapolates: false, reachMm: 30,
+      }), // prettier-ignore
+      fields: [
+        text('name', 'Name'),
+        num('packMl', 'Contents of a pack', 'ml'),
+        num('wastePct', 'Waste', '%'),
+        text('ratio', 'Ratio'),
+        num('referenceC', 'Times hold at', '°C'),
+        num('q10', 'Factor per 10 K'),
+        num('workingMinutes', 'Working life', 'min'),
+        num('cureHours', 'Until it may be looked at', 'h'),
+        num('energiseHours', 'Until it may be energised', 'h'),
+        num('minimumC', 'Not mixed below', '°C'),
+        num('maxC', 'Highest temperature', '°C'),
+        flag('extrapolates', 'The sheet itself gives other temperatures'),
+        len0('reachMm', 'Beyond the crotch at most'),
+      ],
+    },
     text('sheet.number', 'Assembly sheet'),
     num('sheet.expectedBondOhm', 'Expected bond resistance', 'Ω'),
     { path: 'sheet.sizes', title: 'Sizes', type: 'list', fields: SIZE, blank: blankSize },
@@ -92,8 +179,8 @@ export const CERTIFICATE_FORM: TableForm = {
       type: 'list',
       blank: () => ({ joint: 'entry', school: 'grip', range: null }),
       fields: [
-        pick('joint', 'Joint', ['entry', 'clamp', 'inner-seal', 'outer-seal']),
-        pick('school', 'Closed by', ['turns', 'faces', 'gap', 'torque', 'grip']),
+        pick('joint', 'Joint', JOINTS),
+        pick('school', 'Closed by', SCHOOLS),
         {
           path: 'range',
           title: 'Limits (turns, mm or N·m)',
@@ -120,6 +207,15 @@ export const CERTIFICATE_FORM: TableForm = {
     ingress: 'IP66',
     sealing: false,
     specialConditions: [],
-    sheet: { number: '', sizes: [blankSize()], joints: [], expectedBondOhm: 0.012 },
+    divisions: [],
+    reducedRetention: false,
+    sheet: {
+      number: '',
+      sizes: [blankSize()],
+      joints: [],
+      expectedBondOhm: 0.012,
+      compound: null,
+      shroud: null,
+    },
   }),
 };

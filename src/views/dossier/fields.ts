@@ -6,14 +6,17 @@ export type Field = { path: string; title: string } & (
   | { type: 'number'; unit?: string; nullable?: boolean }
   /** Typed as mm or inches, kept as mm; above 0 unless `zero`. */
   | { type: 'length'; nullable?: boolean; zero?: boolean }
-  | { type: 'select'; options: readonly string[]; nullable?: boolean }
+  | { type: 'select'; options: readonly (string | number)[]; nullable?: boolean }
   /** Words with commas between them. */
   | { type: 'words'; hint?: string }
   | { type: 'flag' }
+  /** Yes, no, or not recorded. */
+  | { type: 'ternary' }
   | { type: 'date' }
   | { type: 'reference'; table: TableName; nullable?: boolean }
   | { type: 'references'; table: TableName }
-  | { type: 'list'; fields: readonly Field[]; blank: () => object }
+  /** A list that is nullable can be "not recorded", which is not the same as empty. */
+  | { type: 'list'; fields: readonly Field[]; blank: () => object; nullable?: boolean }
   /** An object that may be absent. */
   | { type: 'group'; fields: readonly Field[]; blank: () => object; nullable: boolean }
 );
@@ -52,7 +55,7 @@ export const len = (path: string, title: string, nullable = false): Field => ({
 });
 /** A length that may be 0. */
 export const len0 = (path: string, title: string): Field => ({ path, title, type: 'length', zero: true });
-export const pick = (path: string, title: string, options: readonly string[], nullable = false): Field => ({
+export const pick = (path: string, title: string, options: readonly (string | number)[], nullable = false): Field => ({
   path,
   title,
   type: 'select',
@@ -66,6 +69,9 @@ export const words = (path: string, title: string, hint?: string): Field => ({
   hint,
 });
 export const flag = (path: string, title: string): Field => ({ path, title, type: 'flag' });
+
+/** A question that may not have been answered yet. */
+export const ternary = (path: string, title: string): Field => ({ path, title, type: 'ternary' });
 
 /** A value of a record as a text; nothing is an empty text. */
 export const string = (value: unknown): string => (value == null ? '' : String(value));

@@ -5,7 +5,9 @@ import { checkRecord } from '../../server/commands/parse';
 import type { Field } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 
-const slice = recordsWith();
+const slice = recordsWith({
+  references: [{ id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] }],
+});
 const SAMPLES: Record<DossierTable, object> = {
   area: slice.get('area', 'a')!,
   enclosure: slice.get('enclosure', 'b')!,
@@ -14,6 +16,7 @@ const SAMPLES: Record<DossierTable, object> = {
   instrument: slice.get('instrument', 'c')!,
   entry: slice.get('entry', 'e')!,
   round: slice.get('round', 'r')!,
+  reference: slice.get('reference', 'x')!,
 };
 
 const at = (value: unknown, path: string): unknown =>

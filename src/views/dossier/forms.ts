@@ -4,14 +4,16 @@ import { TEMPERATURE_CLASSES } from '../../core/hazard/temperature';
 import { THREADS } from '../../core/gland/thread-table';
 import type { DossierTable } from '../../core/record/commands';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { GRADES } from '../../core/record/types';
-import { flag, len, len0, num, pick, text, words, string, type Field, type TableForm } from './fields';
+import { DIVISION_CLASSES, DIVISION_GROUPS } from '../../core/hazard/division';
+import { RULES } from '../../core/rulebook/rules';
+import { SHIPPED } from '../../core/rulebook/references';
+import { ARMOUR_TYPES, GRADES, INSTRUMENT_KINDS, UNITS, WEATHERS } from '../../core/record/types';
+import { flag, len, len0, num, pick, ternary, text, words, string, type Field, type TableForm } from './fields';
 import { CERTIFICATE_FORM } from './certificate-form';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
 const CLASSES = Object.keys(TEMPERATURE_CLASSES);
 const SHAPES = ['round', 'flat', 'sector'];
-const ARMOURS = ['wire', 'braid', 'tape'];
 const MATERIALS = ['steel', 'copper', 'aluminium'];
 const CONCEPTS = 'for example db, eb, tb';
 
@@ -37,6 +39,19 @@ export const FORMS: Record<DossierTable, TableForm> = {
       num('outlineM.width', 'Width', 'm'),
       num('outlineM.height', 'Depth', 'm'),
       num('levelM', 'Level of the floor', 'm'),
+      {
+        path: 'division',
+        title: 'Class and division, on a site that classifies so',
+        type: 'group',
+        nullable: true,
+        blank: () => ({ class: 'I', division: 1, group: 'D' }),
+        fields: [
+          pick('class', 'Class', DIVISION_CLASSES),
+          pick('division', 'Division', [1, 2]),
+          pick('group', 'Group', DIVISION_GROUPS),
+        ],
+      },
+      pick('weather', 'Exposed to', WEATHERS, true),
     ],
     blank: (id) => ({
       id,
@@ -49,6 +64,8 @@ export const FORMS: Record<DossierTable, TableForm> = {
       ingressNeed: 'IP54',
       outlineM: { x: 0, y: 0, width: 20, height: 12 },
       levelM: 0,
+      division: null,
+      weather: null,
     }),
   },
   enclosure: {
@@ -87,6 +104,24 @@ export const FORMS: Record<DossierTable, TableForm> = {
       num('positionM.x', 'On the plan, from the left', 'm'),
       num('positionM.y', 'On the plan, from the top', 'm'),
       num('positionM.z', 'Height', 'm'),
+      pick('material', 'Wall of', ['metal', 'insulating'], true),
+      ternary('ignitionSource', 'Parts inside arc, spark or run hot'),
+      ternary('indirectEntry', 'Cables end in a bushing or a chamber that is not flameproof'),
+      ternary('demandsBarrier', 'Its certificate asks for barrier glands'),
+      {
+        path: 'unused',
+        title: 'Entries that no cable uses',
+        type: 'list',
+        nullable: true,
+        blank: () => ({ label: '', closure: 'plug', needsTool: true, inAdaptor: false, concepts: [] }),
+        fields: [
+          text('label', 'Label'),
+          pick('closure', 'Closed by', ['plug', 'transport-plug', 'none']),
+          flag('needsTool', 'Comes out only with a tool'),
+          flag('inAdaptor', 'Sits in an adaptor'),
+          words('concepts', 'Protection of the plug', CONCEPTS),
+        ],
+      },
     ],
     blank: (id) => ({
       id,
@@ -103,6 +138,11 @@ export const FORMS: Record<DossierTable, TableForm> = {
       entryTemperatureC: null,
       measuredTemperature: null,
       positionM: { x: 2, y: 3, z: 0 },
+      material: null,
+      ignitionSource: null,
+      indirectEntry: null,
+      demandsBarrier: null,
+      unused: null,
     }),
   },
   cable: {
@@ -137,7 +177,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
         nullable: true,
         blank: () => ({ type: 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null }),
         fields: [
-          pick('type', 'Type', ARMOURS),
+          pick('type', 'Type', ARMOUR_TYPES),
           len('sizeMm', 'Wire diameter or thickness'),
           pick('material', 'Material', MATERIALS),
           num('areaMm2', 'Area', 'mm²', true),
@@ -155,6 +195,20 @@ export const FORMS: Record<DossierTable, TableForm> = {
       len('outerMm', 'Overall diameter'),
       len0('toleranceMm', 'Tolerance on armour and sheath'),
       num('maxC', 'Highest temperature', '°C'),
+      pick('filling', 'Filled: compact, extruded bedding, effectively filled', ['filled', 'not-filled'], true),
+      {
+        path: 'breathing',
+        title: 'Breathing test of a sample',
+        type: 'group',
+        nullable: true,
+        blank: () => ({ passed: false, halfTimeS: null, by: '', on: new Date().toISOString().slice(0, 10) }),
+        fields: [
+          flag('passed', 'Passed'),
+          num('halfTimeS', 'From 0.30 to 0.15 kPa', 's', true),
+          text('by', 'Tested by'),
+          { path: 'on', title: 'On', type: 'date' },
+        ],
+      },
     ],
     blank: (id) => ({
       id,
@@ -172,6 +226,8 @@ export const FORMS: Record<DossierTable, TableForm> = {
       outerMm: 0,
       toleranceMm: 0.4,
       maxC: 90,
+      filling: null,
+      breathing: null,
     }),
   },
   certificate: CERTIFICATE_FORM,
@@ -183,8 +239,8 @@ export const FORMS: Record<DossierTable, TableForm> = {
     empty: 'Make the first instrument with its calibration; readings name it.',
     fields: [
       text('tag', 'Tag'),
-      pick('kind', 'Kind', ['caliper', 'tape', 'milliohm-meter', 'pitch-gauge']),
-      pick('unit', 'Unit', ['mm', 'ohm']),
+      pick('kind', 'Kind', INSTRUMENT_KINDS),
+      pick('unit', 'Unit', UNITS),
       num('span.0', 'Span from'),
       num('span.1', 'Span to'),
       num('resolution', 'Resolution'),
@@ -237,6 +293,28 @@ export const FORMS: Record<DossierTable, TableForm> = {
       len('hole.diameterMm', 'Diameter of a clearance hole', true),
       len0('hole.chamfersMm', 'Chamfers of the hole, together'),
       len0('washerMm', 'Washer between gland and wall'),
+      {
+        path: 'adaptors',
+        title: 'Adaptors between gland and wall',
+        type: 'list',
+        nullable: true,
+        blank: () => ({
+          what: 'adaptor',
+          male: 'M20x1.5',
+          female: 'M20x1.5',
+          concepts: [],
+          levels: [],
+          groups: [],
+        }),
+        fields: [
+          pick('what', 'What', ['adaptor', 'reducer']),
+          pick('male', 'Thread into the wall', THREAD_NAMES),
+          pick('female', 'Thread that takes the gland', THREAD_NAMES),
+          words('concepts', 'Protection', CONCEPTS),
+          words('levels', 'Levels', 'for example Gb, Db'),
+          words('groups', 'Groups', 'for example IIC, IIIC'),
+        ],
+      },
     ],
     blank: (id) => ({
       id,
@@ -249,6 +327,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
       ringFace: null,
       cable: null,
       washerMm: 0,
+      adaptors: null,
     }),
   },
   round: {
@@ -280,12 +359,38 @@ export const FORMS: Record<DossierTable, TableForm> = {
       closed: null,
     }),
   },
+  reference: {
+    title: 'References',
+    one: 'set of references',
+    name: (r) => string(r.title),
+    beside: (r) => `${(r.basis as unknown[]).length} checks of its own, over ${string(r.over)}`,
+    empty:
+      'The site prints the references that ship with the product. Make a set of your own for a later edition or your own rules, then name it in the site’s settings.',
+    fields: [
+      text('title', 'Title', 'documents and editions'),
+      pick('over', 'For the other checks', SHIPPED.map(({ id }) => id)),
+      {
+        path: 'basis',
+        title: 'Checks and their basis',
+        type: 'list',
+        blank: () => ({ check: 'E-01', text: '' }),
+        fields: [
+          pick('check', 'Check', RULES.map(({ id }) => id)),
+          text('text', 'Document, clause, topic'),
+        ],
+      },
+    ],
+    blank: (id) => ({ id, title: '', over: 'iec-2013', basis: [] }),
+  },
 };
 
 /** Fields of a site. */
 export const SITE_FIELDS: readonly Field[] = [
   text('name', 'Name'),
   pick('acceptance', 'Readings near a limit', ['guarded', 'simple', 'guarded-reject']),
+  pick('scheme', 'Areas classified by', ['zones', 'divisions']),
+  pick('barrierSchool', 'Barrier rule of', ['2013', '2007']),
+  text('references', 'References', 'shipped: iec-2013, or the id of a set of your own'),
   num('ovalityAllowancePct', 'What a tape may hide', '% oval'),
   num('bondLimitOhm', 'Highest bond resistance', 'Ω'),
   num('bondPredictionFactor', 'Bond may exceed its prediction by a factor of'),
@@ -301,7 +406,9 @@ export const blankSite = (id: string) => ({
   id,
   name: '',
   acceptance: 'guarded' as const,
-  references: 'iec-2013' as const,
+  references: 'iec-2013',
+  scheme: 'zones' as const,
+  barrierSchool: '2013' as const,
   ovalityAllowancePct: 3,
   bondLimitOhm: 0.1,
   bondPredictionFactor: 3,

@@ -1,0 +1,128 @@
+import type { KindId } from '../src/core/record/kind-ids';
+import type { EnclosureSpec, EntrySpec } from './scenario';
+
+/** Enclosures of the kinds beside the two of the extraction line: analysers, heaters, workshop, loading. */
+export const MORE_ENCLOSURES: EnclosureSpec[] = [
+  { tag: 'AX-31', area: 'mb-hall', what: 'analyser house, vapour', x: 3, y: 18.5, concepts: ['db'], volumeCm3: 5200 },
+  { tag: 'AX-32', area: 'mb-hall', what: 'drive box, basket lift', x: 14, y: 18.5, concepts: ['db'], volumeCm3: 2400 },
+  { tag: 'AX-33', area: 'mb-hall', what: 'flow switch, solvent', x: 26, y: 18.5, concepts: ['db'], volumeCm3: 600 },
+  {
+    tag: 'HC-3', area: 'mb-cell', what: 'analyser, hydrogen', x: 46, y: 6, concepts: ['db'], group: 'IIC', volumeCm3: 3100,
+    unused: [{ label: 'Z', closure: 'transport-plug', needsTool: false, inAdaptor: false, concepts: [] }],
+  },
+  { tag: 'HC-4', area: 'mb-cell', what: 'pressure switch', x: 46, y: 11, concepts: ['db'], group: 'IIC', volumeCm3: 450 },
+  {
+    tag: 'JB-223', area: 'mb-hall-2', what: 'junction box, gallery lights', x: 29, y: 27.6, z: 4,
+    unused: [{ label: 'Z', closure: 'plug', needsTool: true, inAdaptor: false, concepts: ['eb'] }],
+  },
+  { tag: 'DL-3', area: 'mb-loft', what: 'junction box, reflux pump', x: 46, y: 22, z: 8, concepts: ['eb'], wallMm: 12 },
+  { tag: 'DL-4', area: 'mb-loft', what: 'junction box, trace heating', x: 46, y: 27, z: 8, concepts: ['eb'], material: 'insulating' },
+  { tag: 'PM-3', area: 'mb-mill', what: 'junction box, filter fan', x: 63, y: 6, concepts: ['tb'], group: 'IIIC' },
+  { tag: 'TY-4', area: 'mb-yard', what: 'motor box, transfer pump', x: 65, y: 30, concepts: ['db'], volumeCm3: 2800 },
+  { tag: 'TY-5', area: 'mb-yard', what: 'junction box, flood lights', x: 73, y: 22, concepts: ['eb'] },
+  { tag: 'TY-6', area: 'mb-yard', what: 'heater box, tank 2', x: 73, y: 30, concepts: ['db'], volumeCm3: 1900 },
+  { tag: 'WS-61', area: 'mb-shop', what: 'socket board', x: 6, y: 37, concepts: [], ingress: 'IP44', material: 'insulating' },
+  { tag: 'WS-62', area: 'mb-shop', what: 'bench supply', x: 22, y: 37, concepts: [], ingress: 'IP44', wallMm: 3 },
+]; // prettier-ignore
+
+const DR: KindId = 'gland-dedicated-ring';
+const DF: KindId = 'gland-diaphragm';
+const BA: KindId = 'gland-barrier';
+const BP: KindId = 'gland-barrier-plain';
+const PL: KindId = 'gland-plain';
+const IN: KindId = 'gland-industrial';
+const RC: KindId = 'connector-resin';
+const DS: KindId = 'gland-double-seal';
+const RR: KindId = 'gland-reversible-ring';
+
+type Rest = Partial<Omit<EntrySpec, 'enclosure' | 'label' | 'kind' | 'size'>>;
+const entry = (enclosure: string, label: string, kind: KindId, size: string, rest: Rest = {}): EntrySpec => ({
+  enclosure,
+  label,
+  kind,
+  size,
+  read: 'all',
+  ...rest,
+});
+/** A fault: what is planted, and the twist that makes it. */
+const fault = (planted: string, twist: EntrySpec['twist']): Rest => ({ planted: planted.split(' '), twist });
+
+const ONE_CORE = [{ count: 1, areaMm2: 95, diameterMm: 14.5 }];
+const WIRE = { type: 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null } as const;
+const adaptor = (male: string, female: string) => ({
+  what: 'adaptor' as const,
+  male,
+  female,
+  concepts: ['db', 'eb'],
+  levels: ['Gb' as const],
+  groups: ['IIC' as const],
+});
+
+/** Entries of the other kinds, and the rules that the first two kinds leave unbroken. */
+export const MORE_ENTRIES: EntrySpec[] = [
+  // Barrier glands on the analysers and in the hydrogen cell.
+  entry('AX-31', 'A', BA, 'S3'),
+  entry('AX-31', 'B', BA, 'S3', fault('E-17', { pour: { workedMin: 52 } })),
+  entry('AX-31', 'C', BA, 'S4', fault('E-17', { pour: { expires: '2025-06-30' } })),
+  entry('AX-31', 'D', BA, 'S3', fault('E-17', { looks: { 'compound-face': 'voids' } })),
+  entry('HC-3', 'A', BA, 'S2', fault('E-10', { looks: { 'unused-entries': 'transport' } })),
+  entry('HC-3', 'B', BA, 'S4', fault('E-17', { truth: { 'compound-reach': 33 } })),
+  entry('HC-3', 'C', BP, 'S3'),
+  entry('HC-3', 'D', BP, 'S3', fault('E-17', { pour: { lookAfterH: 3 } })),
+  entry('HC-4', 'A', BP, 'S2', fault('E-17', { looks: { 'spigot-held': 'no' } })),
+  entry('HC-4', 'B', BP, 'S3', fault('E-26', { truth: { 'support-distance': 410 } })),
+  entry('HC-4', 'C', BP, 'S3', fault('E-25', { looks: { 'condition-1': 'not-met' } })),
+  entry('HC-4', 'D', BP, 'S2', { ...fault('E-18b', { truth: { 'turns-pot': 0.4 } }) }),
+  // A short cable, and one that is not filled, both without a barrier.
+  entry('AX-32', 'A', DS, 'S3', fault('E-15', { cable: { lengthM: 2.2 } })),
+  entry('AX-32', 'B', RR, 'S3', fault('E-15', { cable: { filling: 'not-filled' } })),
+  entry('AX-32', 'C', DS, 'S3', fault('E-09', { entry: { adaptors: [adaptor('M25x1.5', 'M25x1.5'), adaptor('M25x1.5', 'M25x1.5')] } })),
+  entry('AX-32', 'D', DS, 'S2', fault('E-09', { entry: { hole: { form: 'threaded', thread: 'M25x1.5', diameterMm: null, chamfersMm: 1 }, adaptors: [{ ...adaptor('M25x1.5', 'M20x1.5'), concepts: ['eb'] }] } })),
+  // One ring per armour.
+  entry('AX-33', 'A', DR, 'S3'),
+  entry('AX-33', 'B', DR, 'S3', fault('E-13', { looks: { 'ring-thick-end': 'no' } })),
+  entry('AX-33', 'C', DR, 'S3', fault('E-13', { entry: { ringFace: 'X' } })),
+  entry('AX-33', 'D', DR, 'S2', fault('E-18b', { truth: { 'turns-clamp': 0.5 } })),
+  entry('DL-3', 'A', DR, 'S3', fault('E-21', { truth: { 'armour-length': 11 } })),
+  entry('DL-3', 'B', DR, 'S4', fault('E-30', { looks: { 'seal-state': 'hard' } })),
+  // Sheaths that flow cold.
+  entry('DL-4', 'A', DF, 'S3', { madeOff: true, read: 'outside' }),
+  entry('DL-4', 'B', DF, 'S3', fault('E-12', { looks: { 'diaphragm-lip': 'cut' } })),
+  entry('DL-4', 'C', DF, 'S2', fault('E-20', { truth: { 'inner-proud': 2.5 } })),
+  entry('DL-4', 'D', DF, 'S4', fault('E-21', { truth: { 'armour-length': 27 } })),
+  entry('DL-3', 'C', DS, 'S3', fault('E-16', { cable: { coldFlow: true } })),
+  entry('DL-3', 'D', DF, 'S3', { madeOff: true, ...fault('E-28', { looks: { unaltered: 'altered' } }) }),
+  // Without armour.
+  entry('JB-223', 'A', PL, 'S3', fault('E-10', { looks: { 'unused-entries': 'open' } })),
+  entry('JB-223', 'B', PL, 'S3', fault('E-16', { cable: { armour: { ...WIRE }, unarmoured: null, outerMm: 20.7 } })),
+  entry('JB-223', 'C', PL, 'S4', fault('E-31', { cable: { cores: ONE_CORE, innerMm: 21.3 }, looks: { 'single-core': 'no' } })),
+  entry('JB-223', 'D', PL, 'S2', fault('E-20', { looks: { conductors: 'scored' } })),
+  entry('JB-222', 'D', PL, 'S2'),
+  entry('PM-3', 'A', PL, 'S2', fault('E-22', { entry: { washerMm: 0 }, looks: { washer: 'none' } })),
+  entry('PM-3', 'B', DS, 'S3', { certificate: 'gas', planted: ['E-02'] }),
+  entry('PM-3', 'C', PL, 'S3', fault('E-30', { looks: { 'seal-state': 'reused' } })),
+  entry('PM-3', 'D', PL, 'S3', fault('E-26', { looks: { 'cable-held': 'strain' } })),
+  // Ordinary glands: at home in the workshop, not in a zone.
+  entry('WS-61', 'A', IN, 'S3'),
+  entry('WS-61', 'B', IN, 'S3', fault('E-14', { looks: { 'armour-seated': 'beside' } })),
+  entry('WS-61', 'C', IN, 'S2', fault('E-24', { looks: { shroud: 'missing' } })),
+  entry('WS-62', 'A', IN, 'S3', fault('E-18a', { looks: { 'grip-outer-seal': 'loose' } })),
+  entry('WS-62', 'B', IN, 'S2', fault('E-22', { entry: { washerMm: 0 }, looks: { washer: 'none' } })),
+  entry('TY-5', 'A', IN, 'S3', { certificate: 'industrial-outdoor', planted: ['E-01'] }),
+  entry('TY-5', 'B', RR, 'S3', fault('E-24', { looks: { shroud: 'pools' } })),
+  entry('TY-5', 'C', DS, 'S3', fault('E-19', { gapOffMm: 1.6 })),
+  entry('TY-5', 'D', DS, 'S3', fault('E-25', { looks: { 'condition-1': 'not-met' } })),
+  // Corrugated armour and resin on the loading pumps.
+  entry('TY-4', 'A', RC, 'S3'),
+  entry('TY-4', 'B', RC, 'S3', fault('R-01', { looks: { 'resin-dam': 'short' } })),
+  entry('TY-4', 'C', RC, 'S4', fault('R-02', { pour: { expires: '2025-02-28' } })),
+  entry('TY-4', 'D', RC, 'S3', fault('R-03', { looks: { 'grommet-nut': 'body' } })),
+  entry('TY-6', 'A', RC, 'S3', fault('R-01', { looks: { 'resin-dam': 'dam' } })),
+  entry('TY-6', 'B', RC, 'S2', fault('R-02', { pour: { workedMin: 25 } })),
+  entry('TY-6', 'C', RC, 'S3', fault('R-03', { looks: { 'grommet-nut': 'armour' } })),
+  entry('TY-6', 'D', DS, 'S3', { madeOff: true, ...fault('E-28', { looks: { unaltered: 'altered' } }) }),
+  // The rest of the book on the first two kinds.
+  entry('TY-1', 'C', DS, 'S3', fault('E-18a', { truth: { 'torque-entry': 52 } })),
+  entry('TY-1', 'D', RR, 'S3', fault('E-19', { gapOffMm: -1.4 })),
+  entry('MT-12', 'D', DS, 'S4', fault('E-31', { cable: { cores: ONE_CORE } })),
+]; // prettier-ignore
