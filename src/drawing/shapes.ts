@@ -10,6 +10,12 @@ export type Material =
   | 'sheath-inner'
   | 'armour'
   | 'core'
+  | 'compound'
+  | 'resin'
+  | 'void'
+  | 'dam'
+  | 'washer'
+  | 'shroud'
   | 'conductor'
   | 'axis'
   | 'dimension'
@@ -63,6 +69,13 @@ export const rectangle = (x1: number, y1: number, x2: number, y2: number): Point
   [x2, y2],
   [x1, y2],
 ];
+
+/** A circle as a polygon of many corners. */
+export const circle = (x: number, y: number, r: number, corners = 28): Point[] =>
+  Array.from({ length: corners }, (_, i) => {
+    const angle = (2 * Math.PI * i) / corners;
+    return [x + r * Math.cos(angle), y + r * Math.sin(angle)];
+  });
 
 /** The same points on the other side of the axis. */
 export const mirrored = (points: readonly Point[]): Point[] => points.map(([x, y]) => [x, -y]);
