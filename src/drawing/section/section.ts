@@ -29,7 +29,7 @@ export function drawSection(dossier: Dossier): Drawing {
   drawSeals(pen, dossier, m, g);
   drawArmour(pen, dossier, m, g);
   drawShroud(pen, m, g);
-  if (kindOf(dossier).pot === 'compound') drawWitness(pen, m, g);
+  if (m.packed && kindOf(dossier).pot === 'compound') drawWitness(pen, m, g);
   const left = -TAIL_MM - 6;
   const right = g.nut[1] + CABLE_MM;
   pen.line('axis', [[left, 0], [right, 0]], { dashed: true }); // prettier-ignore

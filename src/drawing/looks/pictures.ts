@@ -1,0 +1,212 @@
+import type { Drawing, Point } from '../shapes';
+import { Stage } from './stage';
+
+/** How something looks when it is right and when it is wrong, each with its words. */
+interface Pair {
+  right: string;
+  wrong: string;
+  draw: (stage: Stage, sound: boolean) => void;
+}
+
+const pair = (right: string, wrong: string, draw: Pair['draw']): Pair => ({ right, wrong, draw });
+
+/** Wires round a cone, seen from the box: all on it, or one inside and two crossed. */
+function wires(stage: Stage, sound: boolean): void {
+  stage.disc('brass', 30, 20, 13).disc('sheath-inner', 30, 20, 8);
+  for (let i = 0; i < 18; i++) {
+    const angle = (2 * Math.PI * i) / 18;
+    const astray = !sound && (i === 3 || i === 12);
+    const r = astray ? (i === 3 ? 9.5 : 17.5) : 14.6;
+    stage.disc('armour', 30 + r * Math.cos(angle + (astray ? 0.2 : 0)), 20 + r * Math.sin(angle), 1.5, 12);
+  }
+}
+
+/** Half a section: cone, armour, ring; its thick end away from the box or towards it. */
+function wedge(stage: Stage, sound: boolean): void {
+  stage.box('sheath-inner', 0, 28, 60, 36);
+  stage.polygon('brass', [[10, 28], [10, 16], [20, 16], [36, 26], [36, 28]]); // prettier-ignore
+  stage.path([[12, 15], [20, 15], [37, 25], [60, 27]], 2.4, 'armour'); // prettier-ignore
+  const ring: Point[] = sound
+    ? [[22, 6], [22, 14], [38, 23.5], [38, 6]]
+    : [[22, 6], [22, 14], [38, 14], [38, 9], [30, 6]]; // prettier-ignore
+  stage.polygon('brass', ring);
+  stage.say('box', 3, 8, 'start').say('back', 57, 8, 'end');
+}
+
+/** The face of a box with three entries: a gland, a plug, and the third. */
+function entries(stage: Stage, sound: boolean): void {
+  stage.box('wall', 4, 4, 56, 36);
+  stage.disc('brass', 15, 20, 7, 6).disc('sheath-outer', 15, 20, 4);
+  stage.disc('brass', 31, 20, 6, 6).disc('brass', 31, 20, 2.6, 6);
+  if (sound) stage.disc('brass', 46, 20, 6, 6).disc('brass', 46, 20, 2.6, 6);
+  else stage.disc('core', 46, 20, 5.4).disc('void', 46, 20, 5.4);
+}
+
+/** A cured pot from the box: cores apart in whole compound, or a void and a core at the wall. */
+function pot(stage: Stage, sound: boolean): void {
+  stage.disc('brass', 30, 20, 18).disc('compound', 30, 20, 15);
+  const at: Point[] = sound
+    ? [[24, 15], [36, 15], [30, 26]]
+    : [[24, 15], [36, 15], [41, 25]]; // prettier-ignore
+  at.forEach(([x, y], i) => stage.polygon('core', new Stage().disc('core', x, y, 3.6).shapes[0]!.points, undefined, i));
+  if (!sound) stage.disc('void', 26, 26, 3).disc('void', 32, 21, 1.6);
+}
+
+/** Half a section of a diaphragm: its lip along the sheath, or cut away. */
+function lip(stage: Stage, sound: boolean): void {
+  stage.box('sheath-inner', 0, 24, 60, 36).box('brass', 30, 4, 46, 12);
+  stage.polygon('rubber', [[36, 12], [40, 12], [40, 21], [36, 21]]); // prettier-ignore
+  if (sound) stage.polygon('rubber', [[40, 21], [40, 24], [16, 24], [18, 22], [36, 21]]); // prettier-ignore
+  else stage.path([[35, 22], [38, 20.5], [41, 22.5]], 2, 'void'); // prettier-ignore
+}
+
+/** Half a section of the outer seal on bare sheath, or on tape. */
+function seal(stage: Stage, sound: boolean): void {
+  stage.box('sheath-outer', 0, 24, 60, 36).box('brass', 14, 4, 46, 10);
+  stage.box('rubber', 16, 10, 44, 24);
+  if (!sound) stage.box('void', 8, 22.4, 52, 24.2).say('tape', 54, 21, 'start');
+}
+
+/** The chamber of a resin connector, full to the vent or short of it. */
+function chamber(stage: Stage, sound: boolean): void {
+  stage.box('brass', 8, 6, 52, 34).box('resin', 12, sound ? 10 : 20, 48, 30);
+  if (!sound) stage.box('void', 12, 10, 48, 20);
+  stage.box('dam', 8, 10, 12, 30).box('resin', 40, 2, 44, sound ? 10 : 4);
+  for (const y of [16, 22, 27]) stage.path([[2, y], [58, y]], 2.4, 'armour'); // prettier-ignore
+  stage.say('vent', 42, 38).say('dam', 10, 38);
+}
+
+/** A shroud on the gland, or slipped back on the cable. */
+function shroud(stage: Stage, sound: boolean): void {
+  stage.gland();
+  const x = sound ? 9 : 30;
+  for (const side of [-1, 1]) {
+    const y = (r: number) => 20 + side * r;
+    stage.path([[x, y(12)], [x + 33, y(12)], [x + 40, y(6)], [x + 48, y(6)]], 2.6, 'shroud'); // prettier-ignore
+  }
+}
+
+/** A cable clamped beside its gland, or hanging from it. */
+function held(stage: Stage, sound: boolean): void {
+  stage.box('wall', 0, 2, 8, 30).box('brass', 8, 9, 20, 21);
+  const cable: Point[] = sound
+    ? [[20, 12], [60, 12], [60, 18], [20, 18]]
+    : [[20, 12], [30, 12], [36, 22], [37, 40], [31, 40], [29, 24], [26, 18], [20, 18]]; // prettier-ignore
+  stage.polygon('sheath-outer', cable);
+  if (sound) stage.box('brass', 40, 9, 45, 21).path([[42.5, 21], [42.5, 34]], 2).box('wall', 34, 34, 52, 38); // prettier-ignore
+}
+
+/** A meter from armour to wall, the far end lifted, or a second path beside it. */
+function meter(stage: Stage, sound: boolean): void {
+  stage.box('wall', 2, 4, 8, 36).box('brass', 8, 14, 18, 26).box('sheath-outer', 18, 17, 50, 23);
+  stage.disc('brass', 28, 34, 4).path([[24, 34], [5, 34]]).path([[32, 34], [40, 34], [40, 23]]).say('mΩ', 28, 35.4); // prettier-ignore
+  stage.box('wall', 54, 4, 58, 36);
+  if (sound) stage.path([[50, 20], [53, 16]]).say('lifted', 48, 12); // prettier-ignore
+  else stage.path([[50, 20], [54, 20]]).path([[8, 8], [54, 8]], 2, 'void').say('second path', 31, 6); // prettier-ignore
+}
+
+/** A slot between the holes of a plate, or steel that closes round one core. */
+function plate(stage: Stage, sound: boolean): void {
+  stage.box('wall', 4, 6, 56, 34);
+  if (sound) stage.box('void', 16, 18.8, 44, 21.2);
+  for (const x of [16, 30, 44]) stage.disc('sheath-outer', x, 20, 5).disc('core', x, 20, 3);
+  else stage.path([[30, 20], [30, 20]]).turn(30, 20, 8.5); // prettier-ignore
+}
+
+/** A cable into another area, stopped at the wall or open for gas. */
+function travel(stage: Stage, sound: boolean): void {
+  stage.box('wall', 27, 2, 33, 38).box('sheath-inner', 2, 15, 58, 25);
+  if (sound) stage.box('compound', 22, 17, 38, 23).arrow([6, 20], [20, 20]); // prettier-ignore
+  else stage.arrow([6, 20], [54, 20]); // prettier-ignore
+  stage.say('hazard', 12, 10).say('other area', 47, 10);
+}
+
+/** Pairs by look; the two looks of joints stand under their schools. */
+const PAIRS: Record<string, Pair> = {
+  marking: pair('Size and number as on file', 'Another size is marked', (s, ok) =>
+    s.gland().say('S3', 14, 21).say(ok ? 'on file: S3' : 'on file: S4', 48, 10),
+  ),
+  'unused-entries': pair('Plug that needs a tool', 'Open entry', entries),
+  'outer-bare': pair('Seal on bare sheath', 'Tape under the seal', seal),
+  'armour-seated': pair('Wires side by side on the cone', 'One inside, one riding up', wires),
+  'ring-thick-end': pair('Thick end to the back', 'Thick end to the box', wedge),
+  'diaphragm-lip': pair('Lip lies along the sheath', 'Lip cut away', lip),
+  'inside-cable': pair('Stopped where it leaves the area', 'Open to the other area', travel),
+  conductors: pair('Insulation whole at the cut', 'Nicked at the cut', (s, ok) => {
+    s.box('sheath-inner', 30, 8, 60, 32);
+    [12, 20, 28].forEach((y, i) => s.polygon('core', [[4, y - 2.6], [32, y - 2.6], [32, y + 2.6], [4, y + 2.6]], undefined, i)); // prettier-ignore
+    if (!ok) s.path([[24, 8], [26, 12], [28, 8]], 2, 'void').path([[22, 17], [24, 20.5], [26, 17]], 2, 'void'); // prettier-ignore
+  }),
+  'compound-face': pair('Whole to the edge, cores apart', 'Voids, a core at the wall', pot),
+  'compound-witness': pair('Surplus hard: the nail leaves no mark', 'Surplus soft: the nail goes in', (s, ok) => {
+    s.box('sheath-outer', 0, 24, 60, 36);
+    s.polygon('compound', ok ? [[20, 24], [24, 14], [38, 14], [42, 24]] : [[20, 24], [24, 14], [29, 14], [31, 20], [33, 14], [38, 14], [42, 24]]); // prettier-ignore
+    s.arrow([31, 2], ok ? [31, 13] : [31, 19]);
+  }),
+  'spigot-held': pair('Body turns, spigot stands still', 'Spigot turned with the body', (s, ok) => {
+    s.disc('brass', 30, 22, 15, 6).disc('compound', 30, 22, 9).turn(30, 22, 18);
+    if (ok) s.path([[30, 16], [30, 28]], 2.4); // prettier-ignore
+    else s.turn(30, 22, 6);
+  }),
+  'resin-dam': pair('Resin stands at the vent', 'Not filled to the vent', chamber),
+  'grommet-nut': pair('Only the grommet nut turns', 'The body was turned', (s, ok) =>
+    s.gland().turn(ok ? 35 : 14, 20, 13).say(ok ? 'nut' : 'body', ok ? 35 : 14, 38),
+  ),
+  washer: pair('Washer between gland and wall', 'Bare metal on the wall', (s, ok) => {
+    s.box('wall', 4, 2, 14, 38).box('brass', ok ? 18 : 14.6, 8, 32, 32).box('brass', 2, 14, ok ? 18 : 14.6, 26);
+    if (ok) s.box('washer', 14, 6, 18, 34);
+    s.box('sheath-outer', 32, 15, 60, 25);
+  }),
+  'bond-tight': pair('Tag flat, bolt tight', 'Bolt loose, a gap under it', (s, ok) => {
+    s.box('wall', 4, 24, 56, 34).box('brass', 10, 20, 50, 24);
+    const lift = ok ? 0 : 5;
+    s.box('brass', 36, 16 - lift, 46, 20 - lift).box('brass', 38, 12 - lift, 44, 16 - lift);
+    s.path([[41, 12 - lift], [56, 6 - lift]], 2.6, 'armour'); // prettier-ignore
+  }),
+  'bond-path': pair('Far end lifted for the reading', 'A second path carries the current', meter),
+  shroud: pair('Shroud over the gland', 'Shroud slipped back', shroud),
+  'cable-held': pair('Clamped beside the gland', 'Hangs on the gland', held),
+  'unused-cores': pair('Every core in a terminal', 'A core ends loose', (s, ok) => {
+    s.box('wall', 40, 4, 54, 36);
+    [10, 20, 30].forEach((y, i) => {
+      const end = !ok && i === 2 ? 28 : 42;
+      s.polygon('core', [[4, y - 2.4], [end, y - 2.4], [end, y + 2.4], [4, y + 2.4]], undefined, i); // prettier-ignore
+      s.box('brass', 42, y - 3.4, 52, y + 3.4);
+    });
+    if (!ok) s.path([[28, 30], [31, 33], [35, 31]], 2, 'void'); // prettier-ignore
+  }),
+  unaltered: pair('Paint marks in line', 'Paint marks apart', (s, ok) =>
+    s.gland().path([[14, 12], [28, 12]], 3, 'void').path(ok ? [[28.8, 12], [39, 12]] : [[28.8, 20], [39, 20]], 3, 'void'), // prettier-ignore
+  ),
+  damage: pair('Sound metal', 'Cracked', (s, ok) => void (ok ? s.gland() : s.gland().crack(14, 11).crack(34, 14))),
+  'seal-state': pair('Whole and soft', 'Cut', (s, ok) => {
+    s.disc('rubber', 30, 20, 16).disc('sheath-inner', 30, 20, 9);
+    if (!ok) s.path([[38, 12], [43, 7]], 3, 'void').path([[21, 27], [16, 33]], 3, 'void'); // prettier-ignore
+  }),
+  'single-core': pair('Slot between the holes', 'Steel closes round one core', plate),
+  faces: pair('Faces meet all round', 'A gap is left', (s, ok) => void s.gland(ok ? 0 : 5)),
+  grip: pair('Stands when it is tugged', 'Moves when it is tugged', (s, ok) => {
+    s.gland();
+    s.arrow([46, 8], [58, 8]);
+    if (!ok) s.box('void', 40.8, 15, 45, 25);
+  }),
+};
+
+/** The two pictures of a look; null for one whose answer no picture shows, such as a special condition. */
+export function lookPictures(
+  look: string,
+): { right: Drawing; wrong: Drawing; rightWords: string; wrongWords: string } | null {
+  const found = PAIRS[look] ?? PAIRS[/^(faces|grip)-/.exec(look)?.[1] ?? ''];
+  if (!found) return null;
+  const picture = (sound: boolean, words: string): Drawing => {
+    const stage = new Stage();
+    found.draw(stage, sound);
+    return stage.drawing(`${sound ? 'Right' : 'Wrong'}: ${words}`);
+  };
+  return {
+    right: picture(true, found.right),
+    wrong: picture(false, found.wrong),
+    rightWords: found.right,
+    wrongWords: found.wrong,
+  };
+}
