@@ -64,7 +64,9 @@ export interface Twist {
   /** How far the back-nut gap is off what the cable asks for, mm. */
   gapOffMm?: number;
   /** Differences from compound or resin mixed as it should be; hours from packing to the look in `lookAfterH`. */
-  pour?: Partial<Pick<Payloads['pour.record'], 'batch' | 'expires' | 'ratioKept' | 'temperatureC' | 'lowestC'>> & {
+  pour?: Partial<
+    Pick<Payloads['pour.record'], 'batch' | 'expires' | 'ratioKept' | 'temperatureC' | 'lowestC'>
+  > & {
     workedMin?: number;
     lookAfterH?: number;
   };

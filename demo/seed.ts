@@ -250,7 +250,9 @@ function inspect(script: Script, spec: SiteSpec, entry: EntrySpec, visit: Visit)
   const enclosure = spec.enclosures.find(({ tag }) => tag === entry.enclosure)!;
   const truth: Record<string, number> = {
     ...truthOf(entry, cable, enclosure.wallMm ?? WALL_MM, size),
-    ...(certificate.reducedRetention ? { 'support-distance': entry.twist?.truth?.['support-distance'] ?? 180 } : {}),
+    ...(certificate.reducedRetention
+      ? { 'support-distance': entry.twist?.truth?.['support-distance'] ?? 180 }
+      : {}),
   };
   const open = reach === 'all';
   placesOf(entry.kind, certificate.sheet).forEach((place, p) => {
@@ -290,7 +292,12 @@ function inspect(script: Script, spec: SiteSpec, entry: EntrySpec, visit: Visit)
     if (look === 'bond-path' && entry.twist?.count?.bond === 0) continue;
     const at = script.at(days);
     const note = look.startsWith('condition-') ? (entry.twist?.note ?? 'seen when it was open') : '';
-    script.add('look.answer', { id: script.id(at), entry: id, round, look, answer, photo: null, note }, at, by);
+    script.add(
+      'look.answer',
+      { id: script.id(at), entry: id, round, look, answer, photo: null, note },
+      at,
+      by,
+    );
   }
 }
 

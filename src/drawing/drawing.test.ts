@@ -16,7 +16,10 @@ const span = (shapes: readonly Shape[]) => Math.max(...xs(shapes)) - Math.min(..
 const reach = (points: readonly Point[]) => Math.max(...points.map(([, y]) => Math.abs(y)));
 const nearest = (points: readonly Point[]) => Math.min(...points.map(([, y]) => Math.abs(y)));
 const drawn = (change: Change = {}) => drawEntry(dossierWith(change));
-const words = (change: Change) => drawn(change).labels.map(({ text }) => text).join(' | ');
+const words = (change: Change) =>
+  drawn(change)
+    .labels.map(({ text }) => text)
+    .join(' | ');
 /** Distance between a seal and the sheath under it, mm. */
 const gapUnderSeal = (outerMm: number) => {
   const drawing = drawn({ truth: { 'outer-sheath': [outerMm, outerMm, outerMm] } });
@@ -40,8 +43,16 @@ describe('a section', () => {
 
   it.each(KIND_IDS)('of a %s draws what is there when nothing is on file', (kind) => {
     const nothing = { certificate: null, cable: null, size: null };
-    const blank = { kind, entry: nothing, truth: Object.fromEntries(KINDS[kind].places.map(({ id }) => [id, []])) };
-    for (const change of [{ kind, entry: nothing }, blank, { ...blank, pour: null, looks: { shroud: null } }]) {
+    const blank = {
+      kind,
+      entry: nothing,
+      truth: Object.fromEntries(KINDS[kind].places.map(({ id }) => [id, []])),
+    };
+    for (const change of [
+      { kind, entry: nothing },
+      blank,
+      { ...blank, pour: null, looks: { shroud: null } },
+    ]) {
       for (const { points } of drawn(change).shapes)
         for (const point of points) expect(point.every(Number.isFinite)).toBe(true);
     }
@@ -71,11 +82,26 @@ describe('a section', () => {
   });
 
   it('puts washer, adaptors and locknut where they stand, and moves the gland out for them', () => {
-    const adaptor = { what: 'adaptor' as const, male: 'M25x1.5', female: 'M25x1.5', concepts: [], levels: [], groups: [] };
+    const adaptor = {
+      what: 'adaptor' as const,
+      male: 'M25x1.5',
+      female: 'M25x1.5',
+      concepts: [],
+      levels: [],
+      groups: [],
+    };
     expect(span(polygons(drawn(), 'washer').slice(0, 1))).toBeCloseTo(2, 9);
     expect(polygons(drawn({ entry: { washerMm: 0 } }), 'washer')).toEqual([]);
     const out = (n: number) =>
-      Math.min(...xs(polygons(drawn({ entry: { adaptors: Array<typeof adaptor>(n).fill(adaptor) } }), 'rubber', 'outer-sheath')));
+      Math.min(
+        ...xs(
+          polygons(
+            drawn({ entry: { adaptors: Array<typeof adaptor>(n).fill(adaptor) } }),
+            'rubber',
+            'outer-sheath',
+          ),
+        ),
+      );
     expect(out(2) - out(1)).toBeCloseTo(out(1) - out(0), 9);
     expect(out(1)).toBeGreaterThan(out(0));
     const hole = { form: 'clearance' as const, thread: 'M25x1.5', diameterMm: 25.6, chamfersMm: 0 };
@@ -87,20 +113,35 @@ describe('a section', () => {
     expect(polygons(drawn({ ...barrier, pour: null }), 'compound')).toEqual([]);
     expect(words({ ...barrier, pour: null })).toContain('not packed yet');
     const far = (mm: number) =>
-      Math.min(...xs(polygons(drawn({ ...barrier, truth: { 'compound-reach': [mm] } }), 'compound', 'compound-reach')));
+      Math.min(
+        ...xs(
+          polygons(drawn({ ...barrier, truth: { 'compound-reach': [mm] } }), 'compound', 'compound-reach'),
+        ),
+      );
     expect(far(12) - far(20)).toBeCloseTo(8, 9);
     expect(polygons(drawn({ ...barrier, looks: { 'compound-face': 'voids' } }), 'void').length).toBe(3);
-    expect(words({ kind: 'gland-reversible-ring', entry: { ringFace: 'X' } })).toContain('face X: wrong for this armour');
+    expect(words({ kind: 'gland-reversible-ring', entry: { ringFace: 'X' } })).toContain(
+      'face X: wrong for this armour',
+    );
     expect(words({ kind: 'gland-reversible-ring' })).not.toContain('wrong');
     expect(words({ truth: { 'back-nut-gap': [6] } })).toContain('gap 6.0 mm');
     expect(words({ truth: { 'back-nut-gap': [] } })).toMatch(/gap not measured, 4\.\d+ mm is right/);
     const lips = (answer: string) =>
-      polygons(drawn({ kind: 'gland-diaphragm', looks: { 'diaphragm-lip': answer } }), 'rubber', 'inner-sheath').length;
+      polygons(
+        drawn({ kind: 'gland-diaphragm', looks: { 'diaphragm-lip': answer } }),
+        'rubber',
+        'inner-sheath',
+      ).length;
     expect(lips('yes') - lips('cut')).toBe(2);
     const resin = { kind: 'connector-resin' as const };
     expect(polygons(drawn({ ...resin, looks: { 'resin-dam': 'dam' } }), 'dam')).toEqual([]);
     expect(words({ ...resin, looks: { 'resin-dam': 'short' } })).toContain('not filled to the vent');
-    expect(words({ kind: 'gland-plain', cable: { armour: { type: 'wire', sizeMm: 1, material: 'steel', areaMm2: null } } })).toContain('armour not clamped');
+    expect(
+      words({
+        kind: 'gland-plain',
+        cable: { armour: { type: 'wire', sizeMm: 1, material: 'steel', areaMm2: null } },
+      }),
+    ).toContain('armour not clamped');
     expect(words({ looks: { 'armour-seated': 'inside' } })).toContain('armour inside the cone');
   });
 

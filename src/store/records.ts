@@ -77,7 +77,10 @@ export class Records implements Slice {
 
   /** Whether records of an earlier day have not been completed since the last migration. */
   needCompleting(): boolean {
-    return this.#prepare("SELECT 1 FROM setting WHERE key = 'records.completed' AND value = '0'").get() !== undefined;
+    return (
+      this.#prepare("SELECT 1 FROM setting WHERE key = 'records.completed' AND value = '0'").get() !==
+      undefined
+    );
   }
 
   markCompleted(): void {

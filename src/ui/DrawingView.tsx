@@ -1,21 +1,35 @@
+import './drawing.css';
 import { CORE_FILLS, pathOf } from '../drawing/svg';
 import type { Drawing, PartState, Shape } from '../drawing/shapes';
 
 interface Props {
   drawing: Drawing;
   states: Readonly<Record<string, PartState>>;
-  selected: string | null;
-  onSelect: (place: string) => void;
+  selected?: string | null;
+  /** Touching a part asks for its place; a picture that is only looked at has none. */
+  onSelect?: (place: string) => void;
   /** Where along the lower edge, 0 to 1, the leader line of each place ends. */
-  leaders: Readonly<Record<string, number>>;
+  leaders?: Readonly<Record<string, number>>;
   /** Width over height of the frame it is shown in. */
   aspect: number;
+  /** About how many pixels wide it is shown: pens and words keep their size on the screen. */
+  shownPx?: number;
 }
 
+const NO_LEADERS: Readonly<Record<string, number>> = {};
+
 /** A computed drawing on the screen: to scale, its parts touchable, leader lines down to the strips. */
-export function DrawingView({ drawing, states, selected, onSelect, leaders, aspect }: Props) {
+export function DrawingView({
+  drawing,
+  states,
+  selected = null,
+  onSelect,
+  leaders = NO_LEADERS,
+  aspect,
+  shownPx = 720,
+}: Props) {
   const [left, top, width, height] = frame(drawing, aspect);
-  const unit = width / 720;
+  const unit = width / shownPx;
   return (
     <svg
       className="drawing"
@@ -107,14 +121,16 @@ function ShapeView({
   unit: number;
   state: PartState;
   selected: boolean;
-  onSelect: (place: string) => void;
+  onSelect: ((place: string) => void) | undefined;
 }) {
   const { place, material } = shape;
   const marked = state !== null && (material === 'rubber' || (material === 'brass' && place !== undefined));
   const className = `m-${material}${marked ? ` marked state-${state}` : ''}${selected ? ' selected' : ''}`;
-  const touch = place === undefined ? {} : { onClick: () => onSelect(place), 'data-place': place };
+  const touch =
+    place === undefined || !onSelect ? {} : { onClick: () => onSelect(place), 'data-place': place };
   if (shape.type === 'line') {
-    const width = material === 'armour' ? shape.width : (shape.width ?? 1) * unit;
+    // Armour and shroud are as thick as they are; other lines are as thick as a pen.
+    const width = material === 'armour' || material === 'shroud' ? shape.width : (shape.width ?? 1) * unit;
     const dash = shape.dashed
       ? material === 'axis'
         ? `${9 * unit} ${3 * unit} ${2 * unit} ${3 * unit}`

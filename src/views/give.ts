@@ -36,6 +36,8 @@ const WORDS: Record<string, string> = {
   'reading.take': 'the reading',
   'reading.strike': 'striking out a reading',
   'look.answer': 'the answer',
+  'pour.record': 'the mixing',
+  'pour.edit': 'the change of the mixing',
   'defect.raise': 'the defect',
   'defect.edit': 'the change of the defect',
   'dossier.import': 'the import',

@@ -75,12 +75,7 @@ export const MOST_FILL_PCT = 25;
 
 /** Why a seal is asked for; null when none is. */
 export type SealReason =
-  | 'every-termination'
-  | 'explosionproof'
-  | 'ignition-source'
-  | 'large-with-terminals'
-  | 'boundary'
-  | null;
+  'every-termination' | 'explosionproof' | 'ignition-source' | 'large-with-terminals' | 'boundary' | null;
 
 /** Whether a division site asks for a seal at this termination, and by which rule. */
 export function sealReason(facts: SealFacts): SealReason {

@@ -14,7 +14,11 @@ export function applyPour(draft: Draft, payload: Payloads['pour.record']): void 
   const entry = draft.need('entry', payload.entry, 'entry');
   needOpen(draft, payload.entry, payload.round);
   if (KINDS[entry.kind].pot === 'none') {
-    throw new Refusal('invalid', 'entry', 'This kind of entry has no pot. Record it on the entry that has one.');
+    throw new Refusal(
+      'invalid',
+      'entry',
+      'This kind of entry has no pot. Record it on the entry that has one.',
+    );
   }
   if (Date.parse(payload.packedAt) < Date.parse(payload.mixedAt)) {
     throw new Refusal('invalid', 'packedAt', 'Packed before it was mixed: correct one of the times.');

@@ -46,9 +46,7 @@ export function applyRemove(draft: Draft, table: DossierTable, { id }: { id: Id 
   draft.need(table, id, 'id');
   const site = draft.get('site', draft.command.site);
   const users =
-    table === 'reference' && site?.references === id
-      ? 'the site'
-      : usersOf(draft, table, id, new Set());
+    table === 'reference' && site?.references === id ? 'the site' : usersOf(draft, table, id, new Set());
   if (users) {
     throw new Refusal(
       'in-use',

@@ -60,7 +60,13 @@ export function applyLook(draft: Draft, payload: Payloads['look.answer']): void 
     const known = look.answers.map(({ id }) => id).join(', ');
     throw new Refusal('invalid', 'answer', `The answers to this question are: ${known}.`);
   }
-  draft.put('look', { ...payload, note: payload.note ?? '', site: draft.command.site, by: draft.person, at: draft.command.at });
+  draft.put('look', {
+    ...payload,
+    note: payload.note ?? '',
+    site: draft.command.site,
+    by: draft.person,
+    at: draft.command.at,
+  });
 }
 
 /** The tick of a special condition, when the entry's certificate has so many. */

@@ -62,10 +62,7 @@ export type Payloads = {
   'look.answer': Omit<Fields<Look>, 'by' | 'at' | 'note'> & { note?: string };
   'pour.record': Omit<Fields<Pour>, 'by' | 'at'>;
   'pour.edit': Edit<Pick<Pour, 'id' | 'lowestC' | 'lookedAt'>>;
-  'asleft.seal': Pick<
-    AsLeft,
-    'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'
-  >;
+  'asleft.seal': Pick<AsLeft, 'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'>;
   'inspection.seal': { id: Id; entry: Id; round: Id };
   'defect.raise': {
     id: Id;

@@ -45,7 +45,9 @@ describe('what a closed entry hides', () => {
     for (const kind of KIND_IDS) {
       for (const grade of ['visual', 'close'] as const) {
         const findings = judge(dossierOf(recordsWith({ kind }), 'e', null)!, grade, '');
-        const hidden = findings.filter(({ check }) => KINDS[kind].checks.includes(check) && HIDDEN.includes(check));
+        const hidden = findings.filter(
+          ({ check }) => KINDS[kind].checks.includes(check) && HIDDEN.includes(check),
+        );
         expect(hidden).toEqual([]);
       }
     }
@@ -60,8 +62,11 @@ describe('what a closed entry hides', () => {
 
   it('what can be seen from outside is not taken from the record', () => {
     const slice = closedRound({});
-    for (const check of ['E-11', 'E-23a', 'E-26', 'E-29']) expect(outcome(slice, check), check).toBe('unread');
-    expect(statusOf(dossierOf(slice, 'e', currentRound(slice, 'e', 's'))!, judged(slice, 'close'), 'close').state).toBe('incomplete');
+    for (const check of ['E-11', 'E-23a', 'E-26', 'E-29'])
+      expect(outcome(slice, check), check).toBe('unread');
+    expect(
+      statusOf(dossierOf(slice, 'e', currentRound(slice, 'e', 's'))!, judged(slice, 'close'), 'close').state,
+    ).toBe('incomplete');
   });
 
   it('turns and torque of closing are taken from it, since they can be read only then', () => {
@@ -81,7 +86,14 @@ describe('what a closed entry hides', () => {
 
   it('an entry that was altered since is not vouched for by it', () => {
     const slice = closedRound({});
-    give(slice, 'look.answer', { id: 'l1', entry: 'e', round: 'later', look: 'unaltered', answer: 'altered', photo: null });
+    give(slice, 'look.answer', {
+      id: 'l1',
+      entry: 'e',
+      round: 'later',
+      look: 'unaltered',
+      answer: 'altered',
+      photo: null,
+    });
     expect(outcome(slice, 'E-28')).toBe('fails');
     for (const check of HIDDEN) expect(outcome(slice, check, 'detailed'), check).toBe('unread');
   });
@@ -110,7 +122,14 @@ describe('what a closed entry hides', () => {
 
   it('the earlier seal is not overlooked', () => {
     const slice = closedRound({});
-    give(slice, 'look.answer', { id: 'l1', entry: 'e', round: 'later', look: 'unaltered', answer: 'first', photo: null });
+    give(slice, 'look.answer', {
+      id: 'l1',
+      entry: 'e',
+      round: 'later',
+      look: 'unaltered',
+      answer: 'first',
+      photo: null,
+    });
     expect(outcome(slice, 'E-28')).toBe('unread');
   });
 });
@@ -134,12 +153,18 @@ describe('compound and resin', () => {
   it('a mending starts a new clock, and everything packed before counts as well', () => {
     const slice = recordsWith({ kind: 'gland-barrier', pour: { expires: '2026-02-01' } });
     give(slice, 'pour.record', pour());
-    const found = judge(dossierOf(slice, 'e', slice.get('round', 'r'))!, 'detailed', '').find(({ check }) => check === 'E-17')!;
+    const found = judge(dossierOf(slice, 'e', slice.get('round', 'r'))!, 'detailed', '').find(
+      ({ check }) => check === 'E-17',
+    )!;
     expect(statement(found)).toMatch(/expired on 1 Feb 2026/);
     expect(statement(found)).toMatch(/lowest temperature/);
     give(slice, 'pour.edit', { id: 'p2', set: { lowestC: 15, lookedAt: '2026-03-04T13:00:00.000Z' } });
-    const again = judge(dossierOf(slice, 'e', slice.get('round', 'r'))!, 'detailed', '').find(({ check }) => check === 'E-17')!;
+    const again = judge(dossierOf(slice, 'e', slice.get('round', 'r'))!, 'detailed', '').find(
+      ({ check }) => check === 'E-17',
+    )!;
     // Five degrees colder than the sheet's 20 °C: 4 h become 5 h 39 min.
-    expect(statement(again)).toMatch(/looked at on 4 Mar 2026 13:00 UTC, before it was cured at 4 Mar 2026 14:49 UTC/);
+    expect(statement(again)).toMatch(
+      /looked at on 4 Mar 2026 13:00 UTC, before it was cured at 4 Mar 2026 14:49 UTC/,
+    );
   });
 });

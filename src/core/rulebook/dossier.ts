@@ -191,7 +191,8 @@ function askedAt(slice: Slice, entry: Entry, round: Round | null): Entry | null 
   return first === entry ? null : first;
 }
 
-const byPacking = (a: Pour, b: Pour): number => (a.packedAt < b.packedAt ? -1 : a.packedAt > b.packedAt ? 1 : 0);
+const byPacking = (a: Pour, b: Pour): number =>
+  a.packedAt < b.packedAt ? -1 : a.packedAt > b.packedAt ? 1 : 0;
 
 const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
   a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1;

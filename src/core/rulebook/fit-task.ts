@@ -1,5 +1,11 @@
 import { threadOf } from '../gland/thread-table';
-import { DEPTH_LARGE_MM, DEPTH_SMALL_MM, PARALLEL_THREADS, SMALL_VOLUME_CM3, TAPER_THREADS } from '../gland/threads';
+import {
+  DEPTH_LARGE_MM,
+  DEPTH_SMALL_MM,
+  PARALLEL_THREADS,
+  SMALL_VOLUME_CM3,
+  TAPER_THREADS,
+} from '../gland/threads';
 import type { ClampFace } from '../record/types';
 import { isFlameproof, kindOf, type Dossier } from './dossier';
 import { gapScale } from './gap-scale';
@@ -7,7 +13,11 @@ import type { FitTask } from './judge-fit';
 import { SUPPORT_WITHIN_MM } from './limits';
 
 /** The clamping face that is in use for the cable's armour; null when none is, or none is known. */
-export function faceInUse({ size, cable, entry }: Pick<Dossier, 'size' | 'cable' | 'entry'>): ClampFace | null {
+export function faceInUse({
+  size,
+  cable,
+  entry,
+}: Pick<Dossier, 'size' | 'cable' | 'entry'>): ClampFace | null {
   const armour = cable?.armour?.type;
   const listed = size?.clamp.filter((face) => face.armour === armour) ?? [];
   const { ring } = kindOf({ entry });
@@ -32,7 +42,8 @@ export function fitTaskOf(dossier: Dossier, place: string): FitTask | null {
   const face = place === 'armour' ? faceInUse(dossier) : null;
   if (!face) return null;
   const { ring } = kindOf(dossier);
-  const named = ring === 'reversible' ? `Ring face ${face.face}` : ring === 'dedicated' ? `Ring ${face.face}` : 'Clamp';
+  const named =
+    ring === 'reversible' ? `Ring face ${face.face}` : ring === 'dedicated' ? `Ring ${face.face}` : 'Clamp';
   const part = `${named}, ${face.armour}`;
   return { place, part, rangeMm: face.rangeMm, seal: null, soft: false };
 }
@@ -57,7 +68,8 @@ function ownLimits(dossier: Dossier, place: string): [number | null, number | nu
   const { size, certificate, enclosure } = dossier;
   if (place === 'armour-length') return size?.armourLengthMm ? [...size.armourLengthMm] : null;
   if (place === 'inner-proud') return size?.innerProudMm == null ? null : [size.innerProudMm, null];
-  if (place === 'compound-reach') return certificate?.sheet.compound ? [0, certificate.sheet.compound.reachMm] : null;
+  if (place === 'compound-reach')
+    return certificate?.sheet.compound ? [0, certificate.sheet.compound.reachMm] : null;
   if (place === 'support-distance') return [null, SUPPORT_WITHIN_MM];
   if (place === 'back-nut-gap') {
     const scale = gapScale(dossier);

@@ -34,7 +34,9 @@ function judgeJoint(context: Context, { joint, school, range }: Joint): Aspect[]
   // The gap has a check of its own, which holds it against the scale.
   if (school === 'gap') return [notApplicable('joint.by-gap', { part })];
   if (range === null) {
-    return [unread('joint.no-limits', { part, school, sheet: context.certificate!.sheet.number }, 'settle.sheet')];
+    return [
+      unread('joint.no-limits', { part, school, sheet: context.certificate!.sheet.number }, 'settle.sheet'),
+    ];
   }
   const unit = school === 'turns' ? 'turns' : 'N·m';
   const [low, high] = range;

@@ -54,7 +54,8 @@ function judgeMixing(compound: CompoundData, pour: Pour): Aspect[] {
   if (batch === null) aspects.push(fails('pour.no-batch', facts));
   if (expires === null) aspects.push(fails('pour.no-expiry', facts));
   else if (mixedAt.slice(0, 10) > expires.slice(0, 10)) aspects.push(fails('pour.expired', facts));
-  if (ratioKept === null) aspects.push(unread('pour.ratio-unknown', { ...facts, ratio: compound.ratio }, 'settle.pour'));
+  if (ratioKept === null)
+    aspects.push(unread('pour.ratio-unknown', { ...facts, ratio: compound.ratio }, 'settle.pour'));
   else if (!ratioKept) aspects.push(fails('pour.ratio', { ...facts, ratio: compound.ratio }));
   const clocks = clocksOf(compound, pour);
   if (!clocks || temperatureC === null) {

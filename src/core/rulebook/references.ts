@@ -109,7 +109,10 @@ export function basisOf(
 ): string {
   const shippedOne = shippedSet(references.id) !== null;
   const division = shippedOne && site.scheme === 'divisions' ? DIVISION_BASIS[check] : undefined;
-  const older = shippedOne && check === 'E-15' && site.barrierSchool === '2007' ? IEC_2007_BARRIER.basis[check] : undefined;
+  const older =
+    shippedOne && check === 'E-15' && site.barrierSchool === '2007'
+      ? IEC_2007_BARRIER.basis[check]
+      : undefined;
   const clause = division ?? older ?? references.basis[check] ?? references.title;
   return certificate && ON_CERTIFICATE.has(check) ? `Certificate ${certificate.number} · ${clause}` : clause;
 }

@@ -46,7 +46,9 @@ describe('the rule book', () => {
     const order = ['visual', 'close', 'detailed'] as const;
     for (const grade of order) {
       const asked = judge(dossierWith({ kind }), grade, '').map(({ check }) => check);
-      const wanted = KINDS[kind].checks.filter((id) => order.indexOf(ruleOf(id)!.grade) <= order.indexOf(grade));
+      const wanted = KINDS[kind].checks.filter(
+        (id) => order.indexOf(ruleOf(id)!.grade) <= order.indexOf(grade),
+      );
       expect(asked).toEqual(wanted);
     }
   });
@@ -144,7 +146,9 @@ describe('the rule book', () => {
   it('nor in two of them at once that do not touch the same field', () => {
     const fields = (change: Change) =>
       Object.entries(change).flatMap(([key, value]) =>
-        typeof value === 'object' && value !== null ? Object.keys(value).map((field) => `${key}.${field}`) : [key],
+        typeof value === 'object' && value !== null
+          ? Object.keys(value).map((field) => `${key}.${field}`)
+          : [key],
       );
     const pair = fc.tuple(fc.constantFrom(...unsafe), fc.constantFrom(...unsafe));
     fc.assert(
@@ -172,7 +176,9 @@ describe('the rule book', () => {
 
   it.each(KIND_IDS)('a blank record never makes a check of a %s disappear', (kind) => {
     const sound = judge(dossierWith({ kind }), 'detailed', '');
-    const ruledOut = new Set(sound.filter(({ outcome: o }) => o === 'not-applicable').map(({ check }) => check));
+    const ruledOut = new Set(
+      sound.filter(({ outcome: o }) => o === 'not-applicable').map(({ check }) => check),
+    );
     for (const blank of [
       { entry: { certificate: null } },
       { entry: { size: null } },
@@ -193,7 +199,10 @@ describe('the rule book', () => {
       const findings = judge(dossierWith({ ...blank, kind }), 'detailed', '');
       expect(findings.map(({ check }) => check)).toEqual(KINDS[kind].checks);
       const gone = findings.filter(({ outcome: o, check }) => o === 'not-applicable' && !ruledOut.has(check));
-      expect(gone.map(({ check }) => check), JSON.stringify(blank)).toEqual([]);
+      expect(
+        gone.map(({ check }) => check),
+        JSON.stringify(blank),
+      ).toEqual([]);
     }
   });
 });

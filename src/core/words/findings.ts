@@ -184,7 +184,8 @@ const SENTENCES: Record<string, Sentence> = {
       ? `Gas marks (${s(f, 'has')}) prove nothing in dust: ${s(f, 'said')} takes ${s(f, 'accepted')}.`
       : `Dust marks (${s(f, 'has')}) prove nothing in gas: ${s(f, 'said')} takes ${s(f, 'accepted')}.`,
   'e03.listed': (f) => `Listed for groups ${s(f, 'has')}, which include ${s(f, 'asked')}.`,
-  'e06.none-marked': (f) => `Certificate ${s(f, 'certificate')} names no protection to hold against the enclosure.`,
+  'e06.none-marked': (f) =>
+    `Certificate ${s(f, 'certificate')} names no protection to hold against the enclosure.`,
 
   'e09.unknown': () => 'Whether adaptors stand between gland and wall is not recorded.',
   'e09.none': () => 'No adaptor stands between gland and wall.',
@@ -195,11 +196,13 @@ const SENTENCES: Record<string, Sentence> = {
     `The ${s(f, 'name')} is in ${s(f, 'has') || 'no protection'}; an enclosure in ${s(f, 'concept')} takes ${s(f, 'allowed')}.`,
   'e09.level': (f) =>
     `The ${s(f, 'name')} has level ${s(f, 'has') || 'none'}; ${s(f, 'said')} takes ${s(f, 'accepted')}.`,
-  'e09.group': (f) => `The ${s(f, 'name')} is for ${s(f, 'has') || 'no group'}; the area asks for ${s(f, 'asked')}.`,
+  'e09.group': (f) =>
+    `The ${s(f, 'name')} is for ${s(f, 'has') || 'no group'}; the area asks for ${s(f, 'asked')}.`,
   'e09.suits': (f) => `${count(n(f, 'count'), 'adaptor')} into ${s(f, 'thread')} suits enclosure and area.`,
 
   'e10.elsewhere': (f) => `Unused entries of ${s(f, 'tag')} are judged at its entry ${s(f, 'label')}.`,
-  'e10.unknown': (f) => `Which entries of ${s(f, 'tag')} no cable uses, and what closes them, is not recorded.`,
+  'e10.unknown': (f) =>
+    `Which entries of ${s(f, 'tag')} no cable uses, and what closes them, is not recorded.`,
   'e10.contradiction': (f) =>
     `${count(n(f, 'count'), 'unused entry', 'unused entries')} of ${s(f, 'tag')} are recorded, and the look says that there are none.`,
   'e10.open': (f) => `Unused entry ${s(f, 'label')} of ${s(f, 'tag')} is open.`,
@@ -215,79 +218,98 @@ const SENTENCES: Record<string, Sentence> = {
   'e12.no-pot': (f) => `Sheet ${s(f, 'sheet')} gives size ${s(f, 'size')} no pot.`,
   'e12.too-many-cores': (f) =>
     `The pot of ${mm(n(f, 'boreMm'))} takes ${n(f, 'most')} cores at most; the cable has ${n(f, 'cores')}.`,
-  'e12.cores': (f) => `The pot of ${mm(n(f, 'boreMm'))} takes ${n(f, 'most')} cores; the cable has ${n(f, 'cores')}.`,
+  'e12.cores': (f) =>
+    `The pot of ${mm(n(f, 'boreMm'))} takes ${n(f, 'most')} cores; the cable has ${n(f, 'cores')}.`,
 
   'e15.not-flameproof': (f) =>
     `The enclosure is in ${s(f, 'concepts')}: the barrier rule is for flameproof entries.`,
   'e15.no-seal-asked': (f) =>
     `Division ${n(f, 'division')}, and ${s(f, 'tag')} need not be explosionproof: no cable seal is asked for.`,
-  'e15.seal-fitted': (f) => `Division ${n(f, 'division')} asks for a seal (${SEAL_WORDS[s(f, 'reason')]}); one is fitted.`,
+  'e15.seal-fitted': (f) =>
+    `Division ${n(f, 'division')} asks for a seal (${SEAL_WORDS[s(f, 'reason')]}); one is fitted.`,
   'e15.seal-missing': (f) =>
     `Division ${n(f, 'division')} asks for a seal (${SEAL_WORDS[s(f, 'reason')]}); this gland has none round each conductor.`,
   'e15.undecided': (f) =>
     `Whether a barrier is asked for (rule of ${s(f, 'edition')}) is open: not recorded is ${gaps(f)}.`,
-  'e15.fitted-unasked': (f) => `A barrier is fitted; whether one is asked for (rule of ${s(f, 'edition')}) need not be known.`,
-  'e15.fitted-anyway': (f) => `A barrier is fitted, though none is asked for (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
+  'e15.fitted-unasked': (f) =>
+    `A barrier is fitted; whether one is asked for (rule of ${s(f, 'edition')}) need not be known.`,
+  'e15.fitted-anyway': (f) =>
+    `A barrier is fitted, though none is asked for (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
   'e15.none-needed': (f) => `No barrier is asked for (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
   'e15.fitted': (f) => `A barrier is asked for and fitted (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
   'e15.missing': (f) =>
     `A barrier is asked for and none is fitted (rule of ${s(f, 'edition')}: ${s(f, 'path')}; connected ${figure(n(f, 'lengthM'), 1)} m, ${figure(n(f, 'volumeDm3'), 1)} dm³).`,
 
-  'e16.suits': (f) => `Cable ${s(f, 'cable')}, ${s(f, 'shape')}, ${figure(n(f, 'lengthM'), 1)} m, suits the gland.`,
+  'e16.suits': (f) =>
+    `Cable ${s(f, 'cable')}, ${s(f, 'shape')}, ${figure(n(f, 'lengthM'), 1)} m, suits the gland.`,
   'e16.armoured': (f) =>
     `Cable ${s(f, 'cable')} has ${s(f, 'type')} armour of ${mm(n(f, 'sizeMm'))}; a ${s(f, 'kind')} does not clamp it.`,
   'e16.cold-flow': (f) =>
     `The sheath of cable ${s(f, 'cable')} (${mm(n(f, 'mm'))}) flows cold; the ${s(f, 'part')}, ${range(f)}, squeezes it and will slacken: the sheet does not mark it for such sheaths.`,
-  'e16.filling-unknown': (f) => `Whether cable ${s(f, 'cable')} is effectively filled is not recorded; restricted breathing asks.`,
-  'e16.not-filled': (f) => `Cable ${s(f, 'cable')} is not effectively filled and breathes; the enclosure is in nR.`,
+  'e16.filling-unknown': (f) =>
+    `Whether cable ${s(f, 'cable')} is effectively filled is not recorded; restricted breathing asks.`,
+  'e16.not-filled': (f) =>
+    `Cable ${s(f, 'cable')} is not effectively filled and breathes; the enclosure is in nR.`,
   'e16.breathes': (f) =>
     `Cable ${s(f, 'cable')} failed its breathing test${f.halfTimeS === null ? '' : ` (${figure(n(f, 'halfTimeS'), 1)} s, 5 s are needed)`}; the enclosure is in nR.`,
 
   'pour.no-sheet': (f) => `Sheet ${s(f, 'sheet')} says nothing about its ${s(f, 'what')}.`,
-  'pour.none': (f) => `No mixing of ${s(f, 'name')} is recorded: batch, expiry, ratio, times and temperature.`,
+  'pour.none': (f) =>
+    `No mixing of ${s(f, 'name')} is recorded: batch, expiry, ratio, times and temperature.`,
   'pour.no-batch': (f) => `${s(f, 'name')} was used without a known batch.`,
   'pour.no-expiry': (f) => `${s(f, 'name')}, batch ${s(f, 'batch')}, was used without a known expiry.`,
   'pour.expired': (f) =>
     `${s(f, 'name')}, batch ${s(f, 'batch')}, expired on ${day(s(f, 'expires'))} and was mixed on ${day(s(f, 'mixedAt'))}.`,
   'pour.ratio-unknown': (f) => `Whether ${s(f, 'name')} was mixed ${s(f, 'ratio')} is not recorded.`,
   'pour.ratio': (f) => `${s(f, 'name')}, batch ${s(f, 'batch')}, was not mixed ${s(f, 'ratio')}.`,
-  'pour.no-temperature': (f) => `The temperature at which ${s(f, 'name')} was mixed is not recorded, so its life is not known.`,
+  'pour.no-temperature': (f) =>
+    `The temperature at which ${s(f, 'name')} was mixed is not recorded, so its life is not known.`,
   'pour.too-cold': (f) =>
     `${s(f, 'name')} was mixed at ${figure(n(f, 'temperatureC'), 1)} °C; below ${figure(n(f, 'minimumC'), 1)} °C it may not be.`,
   'pour.in-time': (f) =>
     `${s(f, 'name')}, batch ${s(f, 'batch')}, was packed after ${figure(n(f, 'tookMin'), 0)} min; at ${figure(n(f, 'temperatureC'), 1)} °C it works for ${figure(n(f, 'workingMin'), 0)} min.`,
   'pour.too-late': (f) =>
     `${s(f, 'name')}, batch ${s(f, 'batch')}, was packed after ${figure(n(f, 'tookMin'), 0)} min; at ${figure(n(f, 'temperatureC'), 1)} °C it works for ${figure(n(f, 'workingMin'), 0)} min: it was stiff.`,
-  'pour.no-lowest': (f) => `The lowest temperature since ${s(f, 'name')} was packed is not recorded, so its cure is not known.`,
+  'pour.no-lowest': (f) =>
+    `The lowest temperature since ${s(f, 'name')} was packed is not recorded, so its cure is not known.`,
   'pour.cure-stopped': (f) =>
     `It fell to ${figure(n(f, 'lowestC'), 1)} °C since packing; below ${figure(n(f, 'minimumC'), 1)} °C the cure of ${s(f, 'name')} stops.`,
-  'pour.curing': (f) => `${s(f, 'name')} cures until ${moment(s(f, 'lookAt'))}; then it is opened and looked at.`,
-  'pour.not-looked': (f) => `${s(f, 'name')} was cured at ${moment(s(f, 'lookAt'))}; nobody has looked at it since.`,
+  'pour.curing': (f) =>
+    `${s(f, 'name')} cures until ${moment(s(f, 'lookAt'))}; then it is opened and looked at.`,
+  'pour.not-looked': (f) =>
+    `${s(f, 'name')} was cured at ${moment(s(f, 'lookAt'))}; nobody has looked at it since.`,
   'pour.looked-too-early': (f) =>
     `${s(f, 'name')} was looked at on ${moment(s(f, 'lookedAt'))}, before it was cured at ${moment(s(f, 'lookAt'))}.`,
-  'pour.cured': (f) => `${s(f, 'name')} was cured at ${moment(s(f, 'lookAt'))} and looked at on ${moment(s(f, 'lookedAt'))}.`,
+  'pour.cured': (f) =>
+    `${s(f, 'name')} was cured at ${moment(s(f, 'lookAt'))} and looked at on ${moment(s(f, 'lookedAt'))}.`,
   'pot.no-size': () => 'No size is named, so the pot is not known.',
   'pot.full': (f) => `The cores fill the whole pot of ${mm(n(f, 'boreMm'))}.`,
   'pot.free': (f) =>
     `Compound fills ${figure(n(f, 'freePct'), 1)} % of the pot along ${mm(n(f, 'depthMm'))}; 20 % and 20 mm are needed.`,
   'pot.too-full': (f) =>
     `Compound fills only ${figure(n(f, 'freePct'), 1)} % of the pot along ${mm(n(f, 'depthMm'))}; 20 % and 20 mm are needed.`,
-  'pot.too-thin': (f) => `The compound is ${mm(n(f, 'depthMm'))} thick; a seal asks for ${mm(n(f, 'leastMm'))}.`,
+  'pot.too-thin': (f) =>
+    `The compound is ${mm(n(f, 'depthMm'))} thick; a seal asks for ${mm(n(f, 'leastMm'))}.`,
   'pot.fill': (f) =>
     `Conductors fill ${figure(n(f, 'filledPct'), 1)} % of the seal; ${figure(n(f, 'mostPct'), 0)} % is allowed.`,
 
   'value.none': (f) => `${s(f, 'part')}: not measured; ${allowed(f)}.`,
   'value.inside': (f) => `${s(f, 'part')}: ${read(f)}; ${allowed(f)}.`,
   'value.close': (f) => `${s(f, 'part')}: ${read(f)}; ${allowed(f)}, nearer than the uncertainty.`,
-  'value.under': (f) => `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'by'), s(f, 'unit'))} too little; ${allowed(f)}.`,
-  'value.over': (f) => `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'by'), s(f, 'unit'))} too much; ${allowed(f)}.`,
+  'value.under': (f) =>
+    `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'by'), s(f, 'unit'))} too little; ${allowed(f)}.`,
+  'value.over': (f) =>
+    `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'by'), s(f, 'unit'))} too much; ${allowed(f)}.`,
 
   'joint.no-school': (f) => `${s(f, 'part')}: sheet ${s(f, 'sheet')} does not say how it is closed.`,
-  'joint.no-limits': (f) => `${s(f, 'part')}: sheet ${s(f, 'sheet')} closes it by ${s(f, 'school')}, but gives no limits.`,
+  'joint.no-limits': (f) =>
+    `${s(f, 'part')}: sheet ${s(f, 'sheet')} closes it by ${s(f, 'school')}, but gives no limits.`,
   'joint.by-gap': (f) => `${s(f, 'part')} is closed by its gap, which has a check of its own.`,
 
-  'e19.no-rubber': (f) => `Sheet ${s(f, 'sheet')} gives size ${s(f, 'size')} no seal data, so there is no scale for the gap.`,
-  'e19.no-scale': (f) => `Sheet ${s(f, 'sheet')} closes the outer seal by ${s(f, 'school')} and gives no scale for the gap.`,
+  'e19.no-rubber': (f) =>
+    `Sheet ${s(f, 'sheet')} gives size ${s(f, 'size')} no seal data, so there is no scale for the gap.`,
+  'e19.no-scale': (f) =>
+    `Sheet ${s(f, 'sheet')} closes the outer seal by ${s(f, 'school')} and gives no scale for the gap.`,
   'e19.no-cable': () => 'The outer sheath is not measured, so the gap has no place on the scale.',
   'e19.impossible': (f) => `For a cable of ${mm(n(f, 'cableMm'))} the scale has no gap. ${s(f, 'why')}`,
   'e19.bottoms': (f) =>
@@ -296,20 +318,24 @@ const SENTENCES: Record<string, Sentence> = {
     `${figure(n(f, 'turns'))} turns indent the sheath by ${figure(n(f, 'indentPct'), 1)} %; ${figure(n(f, 'allowedPct'), 1)} % is allowed.`,
   'e19.not-measured': (f) => `Back-nut gap: not measured; on this cable ${gap(f)} is right.`,
   'e19.agrees': (f) => `Back-nut gap ${found(f)}; on a cable of ${mm(n(f, 'cableMm'))} ${gap(f)} is right.`,
-  'e19.close': (f) => `Back-nut gap ${found(f)}; ${gap(f)} is right, and it lies outside by less than the uncertainty.`,
+  'e19.close': (f) =>
+    `Back-nut gap ${found(f)}; ${gap(f)} is right, and it lies outside by less than the uncertainty.`,
   'e19.wide': (f) =>
     `Back-nut gap ${found(f)}, ${mm(n(f, 'offMm'))} wider than ${gap(f)}: slack, or a thicker cable or another ring than recorded.`,
   'e19.narrow': (f) =>
     `Back-nut gap ${found(f)}, ${mm(-n(f, 'offMm'))} narrower than ${gap(f)}: over-tightened, or a thinner cable.`,
 
-  'e20.no-length': (f) => `Sheet ${s(f, 'sheet')} does not say how far the inner sheath of size ${s(f, 'size')} stands proud.`,
+  'e20.no-length': (f) =>
+    `Sheet ${s(f, 'sheet')} does not say how far the inner sheath of size ${s(f, 'size')} stands proud.`,
   'e21.no-length': (f) => `Sheet ${s(f, 'sheet')} gives size ${s(f, 'size')} no length of armour.`,
 
   'e22.missing': (f) => `No sealing washer under ${s(f, 'thread')}: ${s(f, 'reasons')}.`,
   'e22.thickness': (f) => `A washer is fitted under ${s(f, 'thread')}, and its thickness is not recorded.`,
   'e22.fitted': (f) => `A washer of ${mm(n(f, 'washerMm'))} is fitted: ${s(f, 'reasons')}.`,
   'e22.none-asked': (f) =>
-    n(f, 'washerMm') > 0 ? `A washer of ${mm(n(f, 'washerMm'))} is fitted; none is asked for.` : 'No washer is asked for.',
+    n(f, 'washerMm') > 0
+      ? `A washer of ${mm(n(f, 'washerMm'))} is fitted; none is asked for.`
+      : 'No washer is asked for.',
 
   'e23a.material-unknown': (f) =>
     `Whether ${s(f, 'tag')} is of metal or insulating is not recorded; on an insulating box the tag ring has to be bonded.`,
@@ -317,12 +343,15 @@ const SENTENCES: Record<string, Sentence> = {
   'e24.sheet-asks': (f) =>
     `No ${s(f, 'what')} is on the gland${f.acrossMm === null ? '' : ` of ${mm(n(f, 'acrossMm'))} across`}; sheet ${s(f, 'sheet')} asks for one.`,
   'e24.deluge': (f) => `No boot is on the gland, and ${s(f, 'area')} is under deluge.`,
-  'e25.not-listed': (f) => `Certificate ${s(f, 'certificate')} ends in X, and its special conditions are not on file.`,
+  'e25.not-listed': (f) =>
+    `Certificate ${s(f, 'certificate')} ends in X, and its special conditions are not on file.`,
   'e25.none': (f) => `Certificate ${s(f, 'certificate')} has no special conditions.`,
   'e25.open': (f) => `Special condition ${n(f, 'number')} is not ticked: ${s(f, 'text')}`,
-  'e25.not-met': (f) => `Special condition ${n(f, 'number')} is not met, seen by ${s(f, 'by')}: ${s(f, 'text')}`,
+  'e25.not-met': (f) =>
+    `Special condition ${n(f, 'number')} is not met, seen by ${s(f, 'by')}: ${s(f, 'text')}`,
   'e25.no-evidence': (f) => `Special condition ${n(f, 'number')} is ticked without evidence: ${s(f, 'text')}`,
-  'e25.met': (f) => `Special condition ${n(f, 'number')} is met, seen by ${s(f, 'by')}${f.note ? ` (${s(f, 'note')})` : ', with a photo'}.`,
+  'e25.met': (f) =>
+    `Special condition ${n(f, 'number')} is met, seen by ${s(f, 'by')}${f.note ? ` (${s(f, 'note')})` : ', with a photo'}.`,
   'e28.there-is-one': (f) =>
     `A record was sealed on ${day(s(f, 'lastSealed'))}, and the look says that there is none: hold the entry against it.`,
   'e31.several': (f) => `Cable ${s(f, 'cable')} has ${n(f, 'cores')} cores, so no phase runs alone.`,

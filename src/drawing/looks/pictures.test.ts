@@ -7,7 +7,8 @@ import { drawingToSvg } from '../svg';
 import { lookPictures } from './pictures';
 
 const looks = new Set(KIND_IDS.flatMap((kind) => KINDS[kind].looks.map(({ id }) => id)));
-for (const joint of JOINTS) for (const school of ['faces', 'grip'] as const) looks.add(jointLook(joint, school)!.id);
+for (const joint of JOINTS)
+  for (const school of ['faces', 'grip'] as const) looks.add(jointLook(joint, school)!.id);
 
 describe('the pictures of a look', () => {
   it.each([...looks])('%s: right and wrong differ, stay on their paper and have words', (look) => {

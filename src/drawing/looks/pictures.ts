@@ -48,7 +48,9 @@ function pot(stage: Stage, sound: boolean): void {
   const at: Point[] = sound
     ? [[24, 15], [36, 15], [30, 26]]
     : [[24, 15], [36, 15], [41, 25]]; // prettier-ignore
-  at.forEach(([x, y], i) => stage.polygon('core', new Stage().disc('core', x, y, 3.6).shapes[0]!.points, undefined, i));
+  at.forEach(([x, y], i) =>
+    stage.polygon('core', new Stage().disc('core', x, y, 3.6).shapes[0]!.points, undefined, i),
+  );
   if (!sound) stage.disc('void', 26, 26, 3).disc('void', 32, 21, 1.6);
 }
 
@@ -110,7 +112,7 @@ function plate(stage: Stage, sound: boolean): void {
   stage.box('wall', 4, 6, 56, 34);
   if (sound) stage.box('void', 16, 18.8, 44, 21.2);
   for (const x of [16, 30, 44]) stage.disc('sheath-outer', x, 20, 5).disc('core', x, 20, 3);
-  else stage.path([[30, 20], [30, 20]]).turn(30, 20, 8.5); // prettier-ignore
+  if (!sound) stage.turn(30, 20, 8.5);
 }
 
 /** A cable into another area, stopped at the wall or open for gas. */
@@ -124,7 +126,10 @@ function travel(stage: Stage, sound: boolean): void {
 /** Pairs by look; the two looks of joints stand under their schools. */
 const PAIRS: Record<string, Pair> = {
   marking: pair('Size and number as on file', 'Another size is marked', (s, ok) =>
-    s.gland().say('S3', 14, 21).say(ok ? 'on file: S3' : 'on file: S4', 48, 10),
+    s
+      .gland()
+      .say('S3', 14, 21)
+      .say(ok ? 'on file: S3' : 'on file: S4', 48, 10),
   ),
   'unused-entries': pair('Plug that needs a tool', 'Open entry', entries),
   'outer-bare': pair('Seal on bare sheath', 'Tape under the seal', seal),
@@ -138,22 +143,32 @@ const PAIRS: Record<string, Pair> = {
     if (!ok) s.path([[24, 8], [26, 12], [28, 8]], 2, 'void').path([[22, 17], [24, 20.5], [26, 17]], 2, 'void'); // prettier-ignore
   }),
   'compound-face': pair('Whole to the edge, cores apart', 'Voids, a core at the wall', pot),
-  'compound-witness': pair('Surplus hard: the nail leaves no mark', 'Surplus soft: the nail goes in', (s, ok) => {
-    s.box('sheath-outer', 0, 24, 60, 36);
-    s.polygon('compound', ok ? [[20, 24], [24, 14], [38, 14], [42, 24]] : [[20, 24], [24, 14], [29, 14], [31, 20], [33, 14], [38, 14], [42, 24]]); // prettier-ignore
-    s.arrow([31, 2], ok ? [31, 13] : [31, 19]);
-  }),
+  'compound-witness': pair(
+    'Surplus hard: the nail leaves no mark',
+    'Surplus soft: the nail goes in',
+    (s, ok) => {
+      s.box('sheath-outer', 0, 24, 60, 36);
+      s.polygon('compound', ok ? [[20, 24], [24, 14], [38, 14], [42, 24]] : [[20, 24], [24, 14], [29, 14], [31, 20], [33, 14], [38, 14], [42, 24]]); // prettier-ignore
+      s.arrow([31, 2], ok ? [31, 13] : [31, 19]);
+    },
+  ),
   'spigot-held': pair('Body turns, spigot stands still', 'Spigot turned with the body', (s, ok) => {
     s.disc('brass', 30, 22, 15, 6).disc('compound', 30, 22, 9).turn(30, 22, 18);
-    if (ok) s.path([[30, 16], [30, 28]], 2.4); // prettier-ignore
+    if (ok)
+      s.path([[30, 16], [30, 28]], 2.4); // prettier-ignore
     else s.turn(30, 22, 6);
   }),
   'resin-dam': pair('Resin stands at the vent', 'Not filled to the vent', chamber),
   'grommet-nut': pair('Only the grommet nut turns', 'The body was turned', (s, ok) =>
-    s.gland().turn(ok ? 35 : 14, 20, 13).say(ok ? 'nut' : 'body', ok ? 35 : 14, 38),
+    s
+      .gland()
+      .turn(ok ? 35 : 14, 20, 13)
+      .say(ok ? 'nut' : 'body', ok ? 35 : 14, 38),
   ),
   washer: pair('Washer between gland and wall', 'Bare metal on the wall', (s, ok) => {
-    s.box('wall', 4, 2, 14, 38).box('brass', ok ? 18 : 14.6, 8, 32, 32).box('brass', 2, 14, ok ? 18 : 14.6, 26);
+    s.box('wall', 4, 2, 14, 38)
+      .box('brass', ok ? 18 : 14.6, 8, 32, 32)
+      .box('brass', 2, 14, ok ? 18 : 14.6, 26);
     if (ok) s.box('washer', 14, 6, 18, 34);
     s.box('sheath-outer', 32, 15, 60, 25);
   }),
@@ -175,10 +190,17 @@ const PAIRS: Record<string, Pair> = {
     });
     if (!ok) s.path([[28, 30], [31, 33], [35, 31]], 2, 'void'); // prettier-ignore
   }),
-  unaltered: pair('Paint marks in line', 'Paint marks apart', (s, ok) =>
+  unaltered: pair(
+    'Paint marks in line',
+    'Paint marks apart',
+    (s, ok) =>
     s.gland().path([[14, 12], [28, 12]], 3, 'void').path(ok ? [[28.8, 12], [39, 12]] : [[28.8, 20], [39, 20]], 3, 'void'), // prettier-ignore
   ),
-  damage: pair('Sound metal', 'Cracked', (s, ok) => void (ok ? s.gland() : s.gland().crack(14, 11).crack(34, 14))),
+  damage: pair(
+    'Sound metal',
+    'Cracked',
+    (s, ok) => void (ok ? s.gland() : s.gland().crack(14, 11).crack(34, 14)),
+  ),
   'seal-state': pair('Whole and soft', 'Cut', (s, ok) => {
     s.disc('rubber', 30, 20, 16).disc('sheath-inner', 30, 20, 9);
     if (!ok) s.path([[38, 12], [43, 7]], 3, 'void').path([[21, 27], [16, 33]], 3, 'void'); // prettier-ignore

@@ -30,7 +30,10 @@ export class Stage extends Pen {
   /** An arrow from one point to another. */
   arrow(from: Point, to: Point): this {
     const angle = Math.atan2(to[1] - from[1], to[0] - from[0]);
-    const barb = (turn: number): Point => [to[0] - 3 * Math.cos(angle + turn), to[1] - 3 * Math.sin(angle + turn)];
+    const barb = (turn: number): Point => [
+      to[0] - 3 * Math.cos(angle + turn),
+      to[1] - 3 * Math.sin(angle + turn),
+    ];
     return this.path([from, to]).path([barb(0.5), to, barb(-0.5)]);
   }
 

@@ -49,11 +49,14 @@ function onCone(pen: Pen, m: SectionFacts, g: Geometry, type: ArmourType): void 
           ? [[from - 6, side * (top + ride + 3.4)], [from + 2, side * (top + ride + 3.4)], [to, side * (g.innerR + 0.8 + ride)]]
           : [[g.armourEnd!, side * (top + ride)], [to, side * (g.innerR + 0.8 + ride)]]; // prettier-ignore
     // Under the crossing of two wires the second rides on the first.
-    const lifted = seen === 'crossed' && side === -1 ? head.map(([x, y]): Point => [x, y + side * g.armourT]) : head;
+    const lifted =
+      seen === 'crossed' && side === -1 ? head.map(([x, y]): Point => [x, y + side * g.armourT]) : head;
     pen.line('armour', [...lifted, ...tail], { place: 'armour', dashed, width: g.armourT });
-    if (lifted !== head) pen.line('armour', [...head, ...tail], { place: 'armour', dashed, width: g.armourT });
+    if (lifted !== head)
+      pen.line('armour', [...head, ...tail], { place: 'armour', dashed, width: g.armourT });
   }
-  if (seen && seen !== 'yes') pen.label(`armour ${SEEN[seen] ?? seen}`, [(from + to) / 2, -g.bodyR - 8], 'middle');
+  if (seen && seen !== 'yes')
+    pen.label(`armour ${SEEN[seen] ?? seen}`, [(from + to) / 2, -g.bodyR - 8], 'middle');
 }
 
 const SEEN: Record<string, string> = {
@@ -68,7 +71,9 @@ function drawRing(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry): voi
   if (!g.ring) return;
   const [from, to] = g.ring;
   const lift = coneTopR(g) + g.armourT;
-  const backwards = m.seen('ring-thick-end') === 'no' || (m.ring !== null && !m.ring.right && kindOf(dossier).ring === 'reversible');
+  const backwards =
+    m.seen('ring-thick-end') === 'no' ||
+    (m.ring !== null && !m.ring.right && kindOf(dossier).ring === 'reversible');
   const top = lift + 3;
   // Its bore follows the cone when it lies right, and stands against it when it lies the other way.
   const wedge: Point[] = backwards

@@ -77,7 +77,8 @@ function resin(pen: Pen, m: SectionFacts, g: Geometry): void {
   const middleEnd = g.outerSeal[0] - 1;
   pen.ring('brass', [stop + 3, middleEnd], Math.max(armourR + 2.6, bore + 1), g.bodyR * 0.9);
   // Fingers that grip the ridges of the armour.
-  for (const x of [stop + 4, stop + 7.5]) pen.ring('brass', [x, x + 2], armourR + 0.2, armourR + 2.6, 'armour');
+  for (const x of [stop + 4, stop + 7.5])
+    pen.ring('brass', [x, x + 2], armourR + 0.2, armourR + 2.6, 'armour');
   pen.ring('brass', [middleEnd - 3, middleEnd], g.outerR + 1, Math.max(armourR + 2.6, bore + 1));
   backNut(pen, g);
 }

@@ -12,7 +12,11 @@ export function drawSheaths(pen: Pen, { size, cable }: Dossier, g: Geometry): vo
   const end = g.nut[1] + CABLE_MM;
   pen.polygon('sheath-outer', rectangle(g.sheathCut, -g.outerR, end, g.outerR), 'outer-sheath');
   const shape = cable?.shape ?? 'round';
-  pen.polygon('sheath-inner', rectangle(g.innerCut, -g.innerR, end, g.innerR), size?.inner ? 'inner-sheath' : undefined);
+  pen.polygon(
+    'sheath-inner',
+    rectangle(g.innerCut, -g.innerR, end, g.innerR),
+    size?.inner ? 'inner-sheath' : undefined,
+  );
   if (shape !== 'round') pen.label(`${shape} cable`, [end - 1, -g.outerR - 2], 'end');
 }
 

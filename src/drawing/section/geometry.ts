@@ -112,7 +112,8 @@ export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
       : kind.inner === 'none'
         ? (pot?.span[1] ?? station(0.3)) + 3
         : station(0.45);
-  const innerSeal: Span | null = kind.inner === 'seal' && size?.inner !== null ? [station(0.12), station(0.28)] : null;
+  const innerSeal: Span | null =
+    kind.inner === 'seal' && size?.inner !== null ? [station(0.12), station(0.28)] : null;
   const diaphragm: Span | null = kind.inner === 'diaphragm' ? [station(0.1), station(0.26)] : null;
   const sealAt = station(industrial ? 0.66 : 0.7);
   const sealLength = m.pressedMm ?? 0.17 * length;
@@ -136,7 +137,8 @@ export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
     diaphragm,
     pot,
     cone,
-    ring: cone && kind.ring !== 'none' && !industrial ? [cone[0] + 0.06 * length, cone[1] + 0.03 * length] : null,
+    ring:
+      cone && kind.ring !== 'none' && !industrial ? [cone[0] + 0.06 * length, cone[1] + 0.03 * length] : null,
     armourEnd,
     outerSeal: [sealAt, sealAt + sealLength],
     nut: [station(0.68) + gap, Math.max(station(1), sealAt + sealLength + 5) + gap],

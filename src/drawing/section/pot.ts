@@ -30,7 +30,8 @@ export function drawPot(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry
 /** Voids that were seen in the cured face, over the cores so that they show. */
 export function drawVoids(pen: Pen, m: SectionFacts, { pot }: Geometry): void {
   if (!pot || m.seen('compound-face') !== 'voids') return;
-  for (const bubble of bubbles(pot.far, pot.span[1], pot.boreR)) pen.polygon('void', bubble, 'compound-reach');
+  for (const bubble of bubbles(pot.far, pot.span[1], pot.boreR))
+    pen.polygon('void', bubble, 'compound-reach');
 }
 
 /** What was pressed on the sheath beside the gland: the witness of hardness. */
@@ -39,7 +40,12 @@ export function drawWitness(pen: Pen, m: SectionFacts, g: Geometry): void {
   if (seen === null || seen === 'none') return;
   const at = g.nut[1] + 20;
   pen.polygon('compound', [[at - 4, -g.outerR], [at - 2.5, -g.outerR - 2.4], [at + 2.5, -g.outerR - 2.4], [at + 4, -g.outerR]]); // prettier-ignore
-  pen.label(seen === 'hard' ? 'surplus, hard' : 'surplus, soft', [at + 11, -g.outerR - 4.5], 'end', seen === 'hard');
+  pen.label(
+    seen === 'hard' ? 'surplus, hard' : 'surplus, soft',
+    [at + 11, -g.outerR - 4.5],
+    'end',
+    seen === 'hard',
+  );
 }
 
 const DAM_MM = 3.5;

@@ -7,7 +7,13 @@ import type { Pen } from './pen';
 /** Seals: each touches its sheath only where the sheath, as measured, fills its range. */
 export function drawSeals(pen: Pen, { size }: Dossier, m: SectionFacts, g: Geometry): void {
   if (g.innerSeal && size?.inner) {
-    pen.ring('rubber', g.innerSeal, sealBore(g.innerR, size.inner.rangeMm), housingR(g.innerR), 'inner-sheath');
+    pen.ring(
+      'rubber',
+      g.innerSeal,
+      sealBore(g.innerR, size.inner.rangeMm),
+      housingR(g.innerR),
+      'inner-sheath',
+    );
   }
   if (g.diaphragm) drawDiaphragm(pen, m, g, size?.inner?.rangeMm ?? null);
   const outer = size ? sealBore(g.outerR, size.outer.rangeMm) : g.outerR;
@@ -26,7 +32,12 @@ const sealBore = (cableR: number, [low, high]: readonly [number, number]): numbe
   Math.min(Math.max(cableR, low / 2), high / 2);
 
 /** A thin disc of rubber whose lip lies back along the sheath; it is not squeezed. */
-function drawDiaphragm(pen: Pen, m: SectionFacts, g: Geometry, range: readonly [number, number] | null): void {
+function drawDiaphragm(
+  pen: Pen,
+  m: SectionFacts,
+  g: Geometry,
+  range: readonly [number, number] | null,
+): void {
   const [from, to] = g.diaphragm!;
   const r = range ? sealBore(g.innerR, range) : g.innerR;
   const housing = housingR(g.innerR);

@@ -51,12 +51,17 @@ const middle = ([a, b]: Span) => (a + b) / 2;
 function anchorsOf(g: Geometry): Drawing['anchors'] {
   const anchors: Drawing['anchors'] = [];
   const inner = g.innerSeal ?? g.diaphragm;
-  if (inner) anchors.push({ place: 'inner-sheath', at: [middle(inner), housingR(g.innerR) * 0.5 + g.innerR * 0.5] });
+  if (inner)
+    anchors.push({ place: 'inner-sheath', at: [middle(inner), housingR(g.innerR) * 0.5 + g.innerR * 0.5] });
   if (g.pot) anchors.push({ place: 'over-cores', at: [g.pot.crotch - 1, g.pot.boreR * 0.5] });
   if (g.ring) anchors.push({ place: 'armour', at: [middle(g.ring), coneTopR(g) + g.armourT + 1.5] });
   else if (g.cone) anchors.push({ place: 'armour', at: [middle(g.cone), coneTopR(g) + g.armourT / 2] });
-  else if (g.armourEnd !== null) anchors.push({ place: 'armour', at: [g.armourEnd + 6, g.innerR + g.armourT] });
-  anchors.push({ place: 'outer-sheath', at: [middle(g.outerSeal), housingR(g.outerR) * 0.5 + g.outerR * 0.5] });
+  else if (g.armourEnd !== null)
+    anchors.push({ place: 'armour', at: [g.armourEnd + 6, g.innerR + g.armourT] });
+  anchors.push({
+    place: 'outer-sheath',
+    at: [middle(g.outerSeal), housingR(g.outerR) * 0.5 + g.outerR * 0.5],
+  });
   return anchors;
 }
 
@@ -91,7 +96,12 @@ function drawDimensions(pen: Pen, { entry, enclosure, size }: Dossier, m: Sectio
     pen.dimension([g.pot.far, g.pot.crotch], row(0), `compound ${figure(m.reachMm)} mm`, 'compound-reach');
   }
   if (g.armourEnd !== null && m.armourLengthMm !== null) {
-    pen.dimension([g.armourEnd, g.sheathCut], row(1), `armour ${figure(m.armourLengthMm)} mm`, 'armour-length');
+    pen.dimension(
+      [g.armourEnd, g.sheathCut],
+      row(1),
+      `armour ${figure(m.armourLengthMm)} mm`,
+      'armour-length',
+    );
   }
 }
 

@@ -16,7 +16,14 @@ export function drawWall(pen: Pen, { entry }: Dossier, g: Geometry): void {
   if (g.washer) pen.ring('washer', g.washer, g.majorR + 0.3, Math.min(g.bodyR * 0.96, g.majorR + 6));
   if (g.tag) drawTag(pen, g.tag, g);
   if (clearance) pen.ring('brass', [-LOCKNUT_MM, 0], g.majorR - 0.6, g.majorR + 6);
-  else thread(pen, [Math.max(0, g.wallTip), g.wall], g.majorR, threadOf(hole.thread)?.pitchMm ?? 1.5, hole.chamfersMm);
+  else
+    thread(
+      pen,
+      [Math.max(0, g.wallTip), g.wall],
+      g.majorR,
+      threadOf(hole.thread)?.pitchMm ?? 1.5,
+      hole.chamfersMm,
+    );
   const list = [...(adaptors ?? [])].reverse();
   g.adaptors.forEach(({ body, male, outerR, maleR }, i) => {
     const femaleR = (threadOf(list[i]!.female)?.nominalMm ?? g.glandMajorR * 2) / 2;

@@ -5,7 +5,15 @@ import type { DossierFields } from '../../core/record/commands';
 import { DIVISION_CLASSES, DIVISION_GROUPS } from '../../core/hazard/division';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import { SHIPPED } from '../../core/rulebook/references';
-import { ARMOUR_TYPES, GRADES, INSTRUMENT_KINDS, JOINTS, SCHOOLS, UNITS, WEATHERS } from '../../core/record/types';
+import {
+  ARMOUR_TYPES,
+  GRADES,
+  INSTRUMENT_KINDS,
+  JOINTS,
+  SCHOOLS,
+  UNITS,
+  WEATHERS,
+} from '../../core/record/types';
 import {
   Flag,
   IdList,

@@ -5,7 +5,9 @@ import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
 import { checkRecord, parseCommand } from './parse';
 
 const slice = recordsWith({
-  references: [{ id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] }],
+  references: [
+    { id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] },
+  ],
 });
 const RECORDS: Record<DossierTable, object> = {
   area: slice.get('area', 'a')!,

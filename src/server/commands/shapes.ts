@@ -1,5 +1,17 @@
 import { GRADES, SEAL_FATES } from '../../core/record/types';
-import { Flag, IdList, IdText, Nested, Nullable, Num, OneOf, Optional, Text, Time, TimeZone } from '../validation/decorators';
+import {
+  Flag,
+  IdList,
+  IdText,
+  Nested,
+  Nullable,
+  Num,
+  OneOf,
+  Optional,
+  Text,
+  Time,
+  TimeZone,
+} from '../validation/decorators';
 
 /** What every command carries around its payload. */
 export class EnvelopeShape {

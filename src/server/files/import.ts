@@ -4,7 +4,13 @@ import { parseLength } from '../../core/quantity/length';
 import type { DossierFields, ImportItem } from '../../core/record/commands';
 import { completed } from '../../core/record/completed';
 import { canonicalHash } from '../../core/record/seal';
-import { ARMOUR_TYPES, type ArmourType, type CableShape, type Id, type Tables } from '../../core/record/types';
+import {
+  ARMOUR_TYPES,
+  type ArmourType,
+  type CableShape,
+  type Id,
+  type Tables,
+} from '../../core/record/types';
 import type { App } from '../app';
 import { checkRecord } from '../commands/parse';
 import { fromCsv } from './csv';

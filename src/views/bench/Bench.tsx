@@ -3,7 +3,8 @@ import { now } from '../../client/clock';
 import { KINDS } from '../../core/record/kinds';
 import { GRADES, type Grade, type Id, type Instrument } from '../../core/record/types';
 import { isSealed } from '../../core/record/apply-inspection';
-import { currentRound, dossierOf, type Context, type Dossier } from '../../core/rulebook/dossier';
+import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
+import { currentRound, dossierOf, type Context } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/rulebook/finding';
 import { asksFor } from '../../core/rulebook/grades';
 import { judge } from '../../core/rulebook/judge';
@@ -15,19 +16,22 @@ import { give, undoLast } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './bench.css';
 import { CaliperPanel } from './CaliperPanel';
-import { pieceOf } from './piece';
+import { nominalOf, pieceOf } from './piece';
+import { PourPanel } from './PourPanel';
 import { JudgementColumn } from './JudgementColumn';
 import { LookCard } from './LookCard';
 import { NoEntry, NoRound } from './NoEntry';
 import { PlaceCard } from './PlaceCard';
-import { nextPlace, placeView } from './place-view';
+import { inOrder, nextPlace, placeView } from './place-view';
 import { Section } from './Section';
-import { takeLive, takeTyped, type Target } from './take';
+import { takeLive, takeTyped, TYPED_UNIT, type Target } from './take';
 import { Title } from './Title';
 import { Tray } from './Tray';
 import { WalkList } from './WalkList';
+import { WorkPanel } from './WorkPanel';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
+const AsLeftSheet = lazy(() => import('./AsLeftSheet'));
 
 /** The bench: judge one entry. */
 export default function Bench() {
@@ -66,6 +70,8 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const [pad, setPad] = useState(() => window.matchMedia('(max-width: 1100px)').matches);
   const [panel, setPanel] = useState(false);
   const [sheet, setSheet] = useState<Id | null>(null);
+  const [asLeft, setAsLeft] = useState(false);
+  const [more, setMore] = useState(false);
   const [chosenInstrument, setInstrument] = useState<Record<string, Id>>({});
   const input = useRef<HTMLInputElement>(null);
 
@@ -74,8 +80,14 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const kind = dossier && KINDS[dossier.entry.kind];
   const views =
     context && kind
-      ? kind.places.filter(({ grade: g }) => asksFor(asked, g)).map((p) => placeView(context, p, findings))
+      ? inOrder(askedPlaces(context))
+          .filter(({ grade: g }) => asksFor(asked, g))
+          .map((p) => placeView(context, p, findings))
       : [];
+  // Places that are measured only in doubt stay away until they are asked for.
+  const shown = views.filter(
+    ({ place: p, readings }) => more || p.wanted > 0 || readings.length > 0 || p.id === place,
+  );
   const active =
     views.find((view) => view.place.id === place) ?? views.find((view) => view.place.id === nextPlace(views));
   const instruments =
@@ -185,6 +197,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     { key: 'j', title: 'Show the caliper’s jaws', run: () => setPanel(!panel) },
     { key: 'n', title: 'Show the number pad', run: () => setPad(!pad) },
     { key: 's', title: 'Seal the inspection', run: seal },
+    { key: 'a', title: 'Seal how the entry was left', run: () => setAsLeft(true) },
   ];
   const digits = [...'0123456789.,'].map(typing);
 
@@ -205,7 +218,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                 onSelect={setPlace}
               />
               <div className="places">
-                {views.map((view) => (
+                {shown.map((view) => (
                   <PlaceCard
                     key={view.place.id}
                     view={view}
@@ -218,29 +231,36 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                     }}
                   />
                 ))}
+                {views.length > shown.length && (
+                  <button type="button" className="more-places" onClick={() => setMore(true)}>
+                    {views.length - shown.length} more places, measured only in doubt
+                  </button>
+                )}
               </div>
+              <PourPanel dossier={dossier} entry={entry} round={round.id} sealed={sealed} />
               <div className="looks">
-                {kind.looks
+                {askedLooks(dossier)
                   .filter((look) => asksFor(asked, look.grade))
                   .map((look) => (
                     <LookCard
                       key={look.id}
                       look={look}
                       given={dossier.looks.get(look.id)}
+                      recorded={dossier.recorded.has(look.id)}
                       sealed={sealed}
-                      onAnswer={(answer) =>
+                      onAnswer={(given) =>
                         give('look.answer', {
                           id: device.id(),
                           entry,
                           round: round.id,
                           look: look.id,
-                          answer,
-                          photo: null,
+                          ...given,
                         })
                       }
                     />
                   ))}
               </div>
+              <WorkPanel dossier={dossier} />
             </main>
             <JudgementColumn
               dossier={dossier}
@@ -265,7 +285,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               instrument={instrument}
               onInstrument={(id) => setInstrument({ ...chosenInstrument, [active?.place.id ?? '']: id })}
               placeTitle={active?.place.title ?? 'Reading'}
-              unit={active?.place.unit === 'ohm' ? 'Ω or mΩ' : 'mm or in'}
+              unit={active ? TYPED_UNIT[active.place.unit] : 'mm'}
               typed={typed}
               onTyped={setTyped}
               onEnter={enter}
@@ -277,12 +297,17 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               inputRef={input}
             />
             <section className="side-foot" aria-label="Record">
-              <a href={`/defects/?site=${dossier.site.id}&entry=${entry}`}>Defects of this entry</a>
+              <a href={`/defects/?site=${dossier.site.id}&entry=${entry}`}>Defects</a>
+              <a href={`/desk/?site=${dossier.site.id}&entry=${entry}`}>Desk</a>
+              <button type="button" onClick={() => setAsLeft(true)} disabled={sealed}>
+                As left
+              </button>
               <button type="button" onClick={seal} disabled={sealed}>
                 {sealed ? 'Sealed' : 'Seal record'}
               </button>
             </section>
             <Suspense fallback={null}>
+              {asLeft && <AsLeftSheet dossier={dossier} round={round.id} onClose={() => setAsLeft(false)} />}
               {sheet && <DefectSheet key={sheet} defect={sheet} onClose={() => setSheet(null)} />}
             </Suspense>
           </div>
@@ -308,12 +333,4 @@ function instrumentsFor(all: readonly Instrument[], kinds: readonly Instrument['
   const rank = ({ kind, calibratedUntil }: Instrument) =>
     kinds.indexOf(kind) + (calibratedUntil.slice(0, 10) < today ? 10 : 0);
   return all.filter(({ kind }) => kinds.includes(kind)).sort((a, b) => rank(a) - rank(b));
-}
-
-/** What the jaws close on when nobody says otherwise: what the record promises, mm. */
-function nominalOf({ cable, enclosure }: Dossier, place: string): number {
-  if (place === 'inner-sheath') return cable?.innerMm ?? 15;
-  if (place === 'armour') return cable?.armour?.sizeMm ?? 1.2;
-  if (place === 'thread-engagement') return Math.max(enclosure.wallMm - 1, 1);
-  return cable?.outerMm ?? 20;
 }

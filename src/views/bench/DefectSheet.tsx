@@ -3,13 +3,11 @@ import { useState } from 'react';
 import type { Severity } from '../../core/defects/severity';
 import type { Id } from '../../core/record/types';
 import { SEVERITY_WORDS } from '../../core/words/labels';
-import { device, say, useDevice } from '../device';
+import { device, useDevice } from '../device';
 import { give } from '../give';
+import { keepPhotos } from '../keep-photos';
 import { LevelField } from '../LevelField';
 import { PhotoRow } from '../PhotoRow';
-
-/** Largest photo that is taken, in bytes. */
-const PHOTO_BYTES = 12_000_000;
 
 /** A defect just raised, or one that is opened again: action, level, photos. */
 export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClose: () => void }) {
@@ -73,18 +71,7 @@ export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClo
 
 /** Keeps photos on the device and shows them on the defect. */
 export async function addPhotos(defect: Id, input: HTMLInputElement): Promise<void> {
-  const files = [...(input.files ?? [])];
-  input.value = '';
-  for (const file of files) {
-    if (file.type !== 'image/jpeg' && file.type !== 'image/png') {
-      say(`${file.name} is no JPEG or PNG picture. Choose another file.`);
-      continue;
-    }
-    if (file.size > PHOTO_BYTES) {
-      say(`${file.name} is over 12 MB. Take it at a lower resolution.`);
-      continue;
-    }
-    const photo = await device.keepPhoto(file);
+  for (const photo of await keepPhotos(input)) {
     const photos = device.state().slice.get('defect', defect)?.photos ?? [];
     give('defect.edit', { id: defect, set: { photos: [...photos, photo] } });
   }

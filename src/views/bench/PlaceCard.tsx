@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Unit } from '../../core/record/types';
 import { FitStrip } from '../../ui/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/SealGlyph';
 import { give } from '../give';
@@ -12,11 +13,19 @@ interface Props {
   onSelect: () => void;
 }
 
+/** How a unit is shown. */
+const SHOWN: Record<Unit, { unit: string; factor: number; decimals: number }> = {
+  mm: { unit: 'mm', factor: 1, decimals: 2 },
+  ohm: { unit: 'mΩ', factor: 1000, decimals: 1 },
+  turns: { unit: 'turns', factor: 1, decimals: 2 },
+  Nm: { unit: 'N·m', factor: 1, decimals: 1 },
+};
+
 /** A measured place: its strip, its readings, and the next one. */
 export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) {
   const { place, readings, limits, mean, uncertainty, glyph, word } = view;
-  const ohms = place.unit === 'ohm';
-  const figure = (value: number) => (ohms ? (value * 1000).toFixed(1) : value.toFixed(2));
+  const { unit, factor, decimals } = SHOWN[place.unit];
+  const figure = (value: number) => (value * factor).toFixed(decimals);
   return (
     <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={place.title}>
       <button type="button" className="plain place-head" onClick={onSelect} aria-pressed={selected}>
@@ -26,15 +35,15 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
       </button>
       {selected && <p className="how quiet">{place.how}</p>}
       <FitStrip
-        unit={ohms ? 'mΩ' : 'mm'}
+        unit={unit}
         limits={limits}
         readings={readings.map(({ value }) => value)}
         mean={mean}
         uncertainty={uncertainty}
         guarded={guarded}
         state={glyph}
-        factor={ohms ? 1000 : 1}
-        decimals={ohms ? 1 : 2}
+        factor={factor}
+        decimals={decimals}
       />
       <ul className="readings">
         {readings.map((reading) => (

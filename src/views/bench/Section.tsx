@@ -1,12 +1,11 @@
 import { useMemo } from 'react';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { drawEntry } from '../../drawing/draw';
+import type { Drawing } from '../../drawing/shapes';
 import { drawingToSvg } from '../../drawing/svg';
 import { DrawingView } from '../../ui/DrawingView';
 import { partState, type PlaceView } from './place-view';
 
-/** Places whose strips hang from the drawing, and where along its lower edge. */
-const LEADERS: Record<string, number> = { 'inner-sheath': 1 / 6, armour: 3 / 6, 'outer-sheath': 5 / 6 };
 const ASPECT = 2.2;
 
 /** The section drawing of the entry on the bench; it can be saved as SVG. */
@@ -38,7 +37,7 @@ export function Section({
         states={states}
         selected={selected}
         onSelect={onSelect}
-        leaders={Object.fromEntries(Object.entries(LEADERS).filter(([id]) => id in states))}
+        leaders={leadersOf(drawing, states)}
         aspect={ASPECT}
       />
       <button type="button" className="save-drawing" onClick={save}>
@@ -46,4 +45,14 @@ export function Section({
       </button>
     </div>
   );
+}
+
+/** Columns of the strips under the drawing, as the style sheet lays them. */
+const columns = () => (window.matchMedia('(max-width: 1100px)').matches ? 2 : 3);
+
+/** Where along the lower edge the leader of each place ends: over its strip in the first row. */
+function leadersOf(drawing: Drawing, states: Readonly<Record<string, unknown>>): Record<string, number> {
+  const across = columns();
+  const hanging = drawing.anchors.filter(({ place }) => place in states).slice(0, across);
+  return Object.fromEntries(hanging.map(({ place }, i) => [place, (i + 0.5) / across]));
 }

@@ -1,6 +1,8 @@
 import { KINDS } from '../../core/record/kinds';
 import { GRADES, type Grade } from '../../core/record/types';
+import { classified } from '../../core/rulebook/classified';
 import type { Dossier } from '../../core/rulebook/dossier';
+import { day } from '../../core/words/format';
 import { GRADE_WORDS } from '../../core/words/labels';
 
 /** What is on the bench, and how closely it is judged. */
@@ -15,13 +17,14 @@ export function Title({
   onGrade: (grade: Grade) => void;
   sealed: boolean;
 }) {
-  const { enclosure, entry, area, size, cable, certificate, round } = dossier;
+  const { enclosure, entry, site, area, size, cable, certificate, round, record } = dossier;
+  const where = classified(site, area);
   const zone =
-    area.zone === 'unclassified'
+    where.is === 'unclassified'
       ? 'unclassified'
-      : area.zone === null
+      : where.is === 'missing'
         ? 'zone not recorded'
-        : `zone ${area.zone} ${area.group ?? ''}`;
+        : `${where.said} ${site.scheme === 'zones' ? (area.group ?? '') : ''}`;
   return (
     <div className="title">
       <h1>
@@ -32,6 +35,7 @@ export function Title({
         {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'},{' '}
         {certificate?.number ?? 'no certificate'}
         {sealed ? ', sealed' : ''}
+        {record ? `; what is closed is judged from the as-left record of ${day(record.at)}` : ''}
       </p>
       <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
         {GRADES.map((g) => (

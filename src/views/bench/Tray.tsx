@@ -106,8 +106,10 @@ function liveWords(instrument: Instrument | null, line: CaliperLine | null): str
   return line?.fault ? 'refuses' : '– – mm';
 }
 
+const UNIT_WORDS: Record<Instrument['unit'], string> = { mm: 'mm', ohm: 'Ω', turns: 'turns', Nm: 'N·m' };
+
 const uncertaintyWords = ({ unit, expandedUncertainty }: Instrument): string =>
-  `± ${figure(expandedUncertainty, 3)} ${unit === 'ohm' ? 'Ω' : 'mm'}`;
+  `± ${figure(expandedUncertainty, 3)} ${UNIT_WORDS[unit]}`;
 
 const calibrationWords = ({ calibratedUntil }: Instrument, line: CaliperLine | null): string =>
   line?.fault === 'past-calibration' ? `past ${day(calibratedUntil)}` : `to ${day(calibratedUntil)}`;

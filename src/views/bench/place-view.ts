@@ -28,11 +28,23 @@ const WORD: Record<GlyphState, string> = {
   na: 'No limit on file',
 };
 
+/** Places whose readings make a diameter. */
+const DIAMETERS: ReadonlySet<string> = new Set(['outer-sheath', 'inner-sheath', 'over-cores', 'armour']);
+/** Places that hang from the drawing come first, from the box outwards; then the others, as the kind lists them. */
+const FIRST = ['inner-sheath', 'over-cores', 'armour', 'outer-sheath'];
+
+/** Places in the order in which their cards stand. */
+export function inOrder(places: readonly Place[]): Place[] {
+  const rank = ({ id }: Place) => (FIRST.indexOf(id) + FIRST.length + 1) % (FIRST.length + 1);
+  const hanging = places.filter(({ id }) => FIRST.includes(id)).sort((a, b) => rank(a) - rank(b));
+  return [...hanging, ...places.filter(({ id }) => !FIRST.includes(id))];
+}
+
 /** A place with its readings and the verdict on the size alone; the judgement column has the whole check. */
 export function placeView(context: Context, place: Place, findings: readonly Finding[]): PlaceView {
   const groups = groupsOf(context, place.id);
   const best = groups.filter(({ fault }) => !fault).sort((a, b) => b.readings.length - a.readings.length)[0];
-  const sheath = place.id === 'outer-sheath' || place.id === 'inner-sheath' || place.id === 'armour';
+  const sheath = DIAMETERS.has(place.id);
   const diameter =
     best && sheath
       ? diameterOf(context, best, place.id !== 'armour' && (context.cable?.coldFlow ?? false))

@@ -1,5 +1,5 @@
 import type { Place } from '../../core/record/kinds';
-import type { Id, Instrument, Round } from '../../core/record/types';
+import type { Id, Instrument, Round, Unit } from '../../core/record/types';
 import { parseLength } from '../../core/quantity/length';
 import { parseResistance } from '../../core/quantity/resistance';
 import type { CaliperLine } from '../../core/instrument/caliper';
@@ -26,10 +26,19 @@ export function takeTyped({ entry, round, place, instrument }: Target, typed: st
   return put({ entry, round, place, instrument }, value, typed.trim(), 'typed');
 }
 
+/** What is typed at a place, by its unit. */
+export const TYPED_UNIT: Record<Unit, string> = { mm: 'mm or in', ohm: 'Ω or mΩ', turns: 'turns', Nm: 'N·m' };
+
 function valueOf(place: Place, typed: string): number | string {
   if (place.unit === 'ohm') {
     const ohms = parseResistance(typed);
     return ohms ?? 'That is no resistance. Type for example 0.012 or 12 mΩ.';
+  }
+  if (place.unit === 'turns' || place.unit === 'Nm') {
+    const plain = typed.trim().replace(',', '.');
+    return /^\d+(\.\d+)?$/.test(plain)
+      ? Number(plain)
+      : `That is no number of ${TYPED_UNIT[place.unit]}. Type for example ${place.unit === 'turns' ? '0.85' : '34.5'}.`;
   }
   const read = parseLength(typed);
   return 'mm' in read ? read.mm : LENGTH_FAULT_WORDS[read.fault]!;
@@ -69,7 +78,7 @@ function put(
   source: 'typed' | 'instrument',
 ): boolean {
   const id = device.id();
-  const method = place.unit === 'mm' ? (instrument.kind === 'tape' ? 'tape' : 'caliper') : null;
+  const method = instrument.kind === 'tape' ? 'tape' : instrument.kind === 'caliper' ? 'caliper' : null;
   return (
     give('reading.take', {
       id,

@@ -55,7 +55,12 @@ export const len = (path: string, title: string, nullable = false): Field => ({
 });
 /** A length that may be 0. */
 export const len0 = (path: string, title: string): Field => ({ path, title, type: 'length', zero: true });
-export const pick = (path: string, title: string, options: readonly (string | number)[], nullable = false): Field => ({
+export const pick = (
+  path: string,
+  title: string,
+  options: readonly (string | number)[],
+  nullable = false,
+): Field => ({
   path,
   title,
   type: 'select',

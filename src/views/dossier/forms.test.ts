@@ -6,7 +6,9 @@ import type { Field } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 
 const slice = recordsWith({
-  references: [{ id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] }],
+  references: [
+    { id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] },
+  ],
 });
 const SAMPLES: Record<DossierTable, object> = {
   area: slice.get('area', 'a')!,

@@ -8,7 +8,19 @@ import { DIVISION_CLASSES, DIVISION_GROUPS } from '../../core/hazard/division';
 import { RULES } from '../../core/rulebook/rules';
 import { SHIPPED } from '../../core/rulebook/references';
 import { ARMOUR_TYPES, GRADES, INSTRUMENT_KINDS, UNITS, WEATHERS } from '../../core/record/types';
-import { flag, len, len0, num, pick, ternary, text, words, string, type Field, type TableForm } from './fields';
+import {
+  flag,
+  len,
+  len0,
+  num,
+  pick,
+  ternary,
+  text,
+  words,
+  string,
+  type Field,
+  type TableForm,
+} from './fields';
 import { CERTIFICATE_FORM } from './certificate-form';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
@@ -195,7 +207,12 @@ export const FORMS: Record<DossierTable, TableForm> = {
       len('outerMm', 'Overall diameter'),
       len0('toleranceMm', 'Tolerance on armour and sheath'),
       num('maxC', 'Highest temperature', '°C'),
-      pick('filling', 'Filled: compact, extruded bedding, effectively filled', ['filled', 'not-filled'], true),
+      pick(
+        'filling',
+        'Filled: compact, extruded bedding, effectively filled',
+        ['filled', 'not-filled'],
+        true,
+      ),
       {
         path: 'breathing',
         title: 'Breathing test of a sample',
@@ -368,14 +385,22 @@ export const FORMS: Record<DossierTable, TableForm> = {
       'The site prints the references that ship with the product. Make a set of your own for a later edition or your own rules, then name it in the site’s settings.',
     fields: [
       text('title', 'Title', 'documents and editions'),
-      pick('over', 'For the other checks', SHIPPED.map(({ id }) => id)),
+      pick(
+        'over',
+        'For the other checks',
+        SHIPPED.map(({ id }) => id),
+      ),
       {
         path: 'basis',
         title: 'Checks and their basis',
         type: 'list',
         blank: () => ({ check: 'E-01', text: '' }),
         fields: [
-          pick('check', 'Check', RULES.map(({ id }) => id)),
+          pick(
+            'check',
+            'Check',
+            RULES.map(({ id }) => id),
+          ),
           text('text', 'Document, clause, topic'),
         ],
       },

@@ -172,10 +172,26 @@ export function jointPlace(joint: JointId, school: School): Place | null {
   const grade = jointGrade(joint);
   const id = `${school}-${joint}`;
   if (school === 'turns') {
-    return place(id, `${title}, turns`, grade, 1, 'turns after hand-tight, by a mark on the nut', ['turn-mark'], 'turns');
+    return place(
+      id,
+      `${title}, turns`,
+      grade,
+      1,
+      'turns after hand-tight, by a mark on the nut',
+      ['turn-mark'],
+      'turns',
+    );
   }
   if (school === 'torque') {
-    return place(id, `${title}, torque`, grade, 1, 'torque at which it just moves on', ['torque-driver'], 'Nm');
+    return place(
+      id,
+      `${title}, torque`,
+      grade,
+      1,
+      'torque at which it just moves on',
+      ['torque-driver'],
+      'Nm',
+    );
   }
   return null;
 }

@@ -17,7 +17,12 @@ export interface Step {
 }
 
 const part = (id: string, title: string, way = ''): Part => ({ id, title, way });
-const step = (id: string, title: string, hold: string | null = null, caution: string | null = null): Step => ({
+const step = (
+  id: string,
+  title: string,
+  hold: string | null = null,
+  caution: string | null = null,
+): Step => ({
   id,
   title,
   hold,
@@ -33,7 +38,11 @@ export const BACK_NUT = part('back-nut', 'back nut with outer seal', 'seal towar
 export const MIDDLE_NUT = part('middle-nut', 'middle nut', 'thread towards the box');
 export const RING_EITHER = part('ring', 'clamping ring', 'either way round');
 export const RING_TURNED = part('ring', 'clamping ring', 'face for this armour towards the box');
-export const RING_OWN = part('ring', 'clamping ring of this armour', 'thick end towards the back of the gland');
+export const RING_OWN = part(
+  'ring',
+  'clamping ring of this armour',
+  'thick end towards the back of the gland',
+);
 export const TAG_PART = part('tag', 'earth tag ring', 'paint off under it, serrated washer on a thin wall');
 
 export const STRIP_OUTER = step('strip-outer', 'Cut the outer sheath back, square and clean.', null, KNIFE);
@@ -43,7 +52,12 @@ export const CUT_ARMOUR = step(
   'armour-length',
   SPRING,
 );
-export const STRIP_INNER = step('strip-inner', 'Cut the inner sheath back; nothing under it is scored.', 'conductors', KNIFE);
+export const STRIP_INNER = step(
+  'strip-inner',
+  'Cut the inner sheath back; nothing under it is scored.',
+  'conductors',
+  KNIFE,
+);
 export const BODY_IN = step(
   'body',
   'Screw the body into the wall, by its school, with washer and tag.',
@@ -52,20 +66,72 @@ export const BODY_IN = step(
 );
 export const SPREAD = step('spread', 'Spread the armour over the cone, evenly all round.');
 export const DRY_CLAMP = step('dry-clamp', 'Close the clamp, then open it again and look.', 'armour-seated');
-export const INNER_BACK = step('inner-seal', 'Inner seal back in its place, closed by its school.', 'inner-proud');
-export const LIP_BACK = step('diaphragm', 'Pull the lip of the diaphragm back along the sheath; it is never cut.', 'diaphragm-lip');
+export const INNER_BACK = step(
+  'inner-seal',
+  'Inner seal back in its place, closed by its school.',
+  'inner-proud',
+);
+export const LIP_BACK = step(
+  'diaphragm',
+  'Pull the lip of the diaphragm back along the sheath; it is never cut.',
+  'diaphragm-lip',
+);
 export const CLAMP_SHUT = step('clamp', 'Close the clamp by its school.');
-export const CORES_APART = step('cores', 'Cut fillers, foil and tapes flush at the crotch; spread the cores.', null, KNIFE);
-export const MIX = step('mix', 'Mix the compound to its ratio; write down batch, expiry, temperature and time.', null, CHEMICAL);
-export const PACK = step('pack', 'Pack from the middle outwards before it stiffens; press the surplus on the sheath beside the gland.', 'compound-reach', CHEMICAL);
-export const CURE_LOOK = step('cure', 'Wait for the cure, open, look, and mend voids with fresh compound.', 'compound-face');
+export const CORES_APART = step(
+  'cores',
+  'Cut fillers, foil and tapes flush at the crotch; spread the cores.',
+  null,
+  KNIFE,
+);
+export const MIX = step(
+  'mix',
+  'Mix the compound to its ratio; write down batch, expiry, temperature and time.',
+  null,
+  CHEMICAL,
+);
+export const PACK = step(
+  'pack',
+  'Pack from the middle outwards before it stiffens; press the surplus on the sheath beside the gland.',
+  'compound-reach',
+  CHEMICAL,
+);
+export const CURE_LOOK = step(
+  'cure',
+  'Wait for the cure, open, look, and mend voids with fresh compound.',
+  'compound-face',
+);
 export const POT_SHUT = step('pot', 'Close the pot again by its school.', 'compound-witness');
-export const HOLD_SPIGOT = step('spigot', 'Hold the compound spigot while the body is turned.', 'spigot-held');
-export const OUTER_SHUT = step('outer-seal', 'Close the outer seal by its school; read the back-nut gap.', 'back-nut-gap');
-export const OUTER_GRIP = step('outer-seal', 'Close the outer seal by its school, then tug the cable.', 'outer-bare');
+export const HOLD_SPIGOT = step(
+  'spigot',
+  'Hold the compound spigot while the body is turned.',
+  'spigot-held',
+);
+export const OUTER_SHUT = step(
+  'outer-seal',
+  'Close the outer seal by its school; read the back-nut gap.',
+  'back-nut-gap',
+);
+export const OUTER_GRIP = step(
+  'outer-seal',
+  'Close the outer seal by its school, then tug the cable.',
+  'outer-bare',
+);
 export const TAG_BOND = step('bond', 'Bond the tag; measure the joint with one end disconnected.', 'bond');
 export const BOND_ONLY = step('bond', 'See that bond and tag are tight.', 'bond-tight');
 export const COVER = step('shroud', 'Pull the shroud over the gland.', 'shroud');
-export const ARMOUR_IN = step('engage', 'Push the armour against its stop and tighten until it is held.', 'grommet-nut');
-export const INJECT = step('inject', 'Throw the first shot away, then inject until resin stands at the vent.', 'resin-dam', CHEMICAL);
-export const RESIN_CURE = step('resin-cure', 'Leave the body alone for the cure; turn only the grommet nut afterwards.', null);
+export const ARMOUR_IN = step(
+  'engage',
+  'Push the armour against its stop and tighten until it is held.',
+  'grommet-nut',
+);
+export const INJECT = step(
+  'inject',
+  'Throw the first shot away, then inject until resin stands at the vent.',
+  'resin-dam',
+  CHEMICAL,
+);
+export const RESIN_CURE = step(
+  'resin-cure',
+  'Leave the body alone for the cure; turn only the grommet nut afterwards.',
+  null,
+);

@@ -34,7 +34,11 @@ export const e07: Check = {
       male = next;
       by = 'Adaptor';
     }
-    aspects.push(entry.hole.form === 'clearance' ? clearance(context, male) : intoFemale(by, male, entry.hole.thread, 'hole'));
+    aspects.push(
+      entry.hole.form === 'clearance'
+        ? clearance(context, male)
+        : intoFemale(by, male, entry.hole.thread, 'hole'),
+    );
     const measured = identified(context, gland);
     return measured ? [...aspects, measured] : aspects;
   },

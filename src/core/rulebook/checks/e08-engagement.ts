@@ -57,7 +57,12 @@ export const e08: Check = {
 };
 
 /** One group of readings; each is worth `perUnitMm` of thread. */
-function judgeEngaged({ enclosure }: Context, thread: Thread, group: ReadingGroup, perUnitMm: number): Aspect {
+function judgeEngaged(
+  { enclosure }: Context,
+  thread: Thread,
+  group: ReadingGroup,
+  perUnitMm: number,
+): Aspect {
   const fault = faultOfGroup('Thread engagement', group);
   if (fault) return fault;
   const taper = thread.smallEndMm !== null;

@@ -47,7 +47,12 @@ function unlike({ site, area, enclosure }: Context, adaptor: Adaptor): Aspect[] 
     }
   }
   if (!adaptor.levels.some((level) => where.levels.includes(level))) {
-    const facts = { name, said: where.said, has: adaptor.levels.join(', '), accepted: where.levels.join(', ') };
+    const facts = {
+      name,
+      said: where.said,
+      has: adaptor.levels.join(', '),
+      accepted: where.levels.join(', '),
+    };
     aspects.push(fails('e09.level', facts));
   }
   const flameproof = adaptor.concepts.some((concept) => concept[0] === 'd');

@@ -21,7 +21,8 @@ export const e12: Check = {
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
     const kind = kindOf(context);
     if (kind.pot !== 'none') return pot(context);
-    if (!size.inner) return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
+    if (!size.inner)
+      return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
     const { shapes, rangeMm } = size.inner;
     const look = kind.inner === 'diaphragm' ? [judgeLook(context, 'diaphragm-lip')] : [];
     if (!shapes.includes(cable.shape)) {
@@ -37,7 +38,8 @@ export const e12: Check = {
 function pot(context: Context): Aspect[] {
   const { size, certificate } = context;
   const of = size!.pot;
-  if (!of) return [unread('e12.no-pot', { size: size!.size, sheet: certificate!.sheet.number }, 'settle.sheet')];
+  if (!of)
+    return [unread('e12.no-pot', { size: size!.size, sheet: certificate!.sheet.number }, 'settle.sheet')];
   const cores = coreCount(context)!;
   const facts = { cores, most: of.mostCores, boreMm: of.boreMm };
   const number = cores > of.mostCores ? fails('e12.too-many-cores', facts) : conforms('e12.cores', facts);

@@ -33,7 +33,8 @@ export const e13: Check = {
     const { ring } = kindOf(context);
     const turned = ring === 'reversible' || ring === 'dedicated';
     const look: Aspect[] = ring === 'dedicated' ? [judgeLook(context, 'ring-thick-end')] : [];
-    if (turned && entry.ringFace === null) return [unread('e13.face-unknown', facts, 'settle.ring-face'), ...look];
+    if (turned && entry.ringFace === null)
+      return [unread('e13.face-unknown', facts, 'settle.ring-face'), ...look];
     const task = fitTaskOf(context, 'armour');
     if (!task) {
       const wanted = listed.map((f) => f.face).join(' or ');

@@ -46,7 +46,8 @@ function share({ size, cable, site }: Context): Aspect[] {
     const leastMm = sealThicknessMm(0);
     const filledPct = 100 - freePct;
     if (!atMost(leastMm, depthMm)) aspects.push(fails('pot.too-thin', { depthMm, leastMm }));
-    if (!atMost(filledPct, MOST_FILL_PCT)) aspects.push(fails('pot.fill', { filledPct, mostPct: MOST_FILL_PCT }));
+    if (!atMost(filledPct, MOST_FILL_PCT))
+      aspects.push(fails('pot.fill', { filledPct, mostPct: MOST_FILL_PCT }));
   }
   return aspects;
 }

@@ -25,7 +25,8 @@ export const e19: Check = {
     }
     const state = backNutState(context);
     if (state.is === 'unmeasured') return [unread('e19.no-cable', {}, 'settle.take-three')];
-    if (state.is === 'impossible') return [fails('e19.impossible', { cableMm: state.cableMm, why: state.why })];
+    if (state.is === 'impossible')
+      return [fails('e19.impossible', { cableMm: state.cableMm, why: state.why })];
     const { nut, cableMm, bandMm } = state.scale;
     const allowedPct = context.cable?.coldFlow ? size.backNut.indentPct / 2 : size.backNut.indentPct;
     const facts: Facts = {

@@ -27,6 +27,7 @@ function tick({ looks }: Context, number: number, text: string): Aspect {
   const facts = { number, text, by: given?.by ?? '', note: given?.note ?? '' };
   if (!given) return unread('e25.open', facts, 'settle.condition');
   if (given.answer !== 'met') return fails('e25.not-met', facts);
-  if (given.note.trim() === '' && given.photo === null) return unread('e25.no-evidence', facts, 'settle.evidence');
+  if (given.note.trim() === '' && given.photo === null)
+    return unread('e25.no-evidence', facts, 'settle.evidence');
   return conforms('e25.met', facts);
 }

@@ -1,0 +1,20 @@
+import type { Id } from '../core/record/types';
+import { device, say } from './device';
+
+/** Largest photo that is taken, in bytes. */
+const PHOTO_BYTES = 12_000_000;
+
+/** Keeps chosen photos on the device, and says which cannot be taken and why. */
+export async function keepPhotos(input: HTMLInputElement): Promise<Id[]> {
+  const files = [...(input.files ?? [])];
+  input.value = '';
+  const kept: Id[] = [];
+  for (const file of files) {
+    if (file.type !== 'image/jpeg' && file.type !== 'image/png') {
+      say(`${file.name} is no JPEG or PNG picture. Choose another file.`);
+    } else if (file.size > PHOTO_BYTES) {
+      say(`${file.name} is over 12 MB. Take it at a lower resolution.`);
+    } else kept.push(await device.keepPhoto(file));
+  }
+  return kept;
+}
