@@ -154,7 +154,7 @@ function ShapeView({
     <>
       <path
         d={d}
-        className={className}
+        className={`${className} solid`}
         strokeWidth={(marked || selected ? 2.2 : 1.2) * unit}
         style={fill ? { fill } : undefined}
         {...touch}

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import type { DeviceState } from '../offline/device';
 
-export type ViewName = 'site' | 'bench' | 'defects' | 'dossier';
+export type ViewName = 'site' | 'bench' | 'desk' | 'defects' | 'dossier';
 
 const VIEWS: [name: ViewName, title: string][] = [
   ['site', 'Site'],
   ['bench', 'Bench'],
+  ['desk', 'Desk'],
   ['defects', 'Defects'],
   ['dossier', 'Dossier'],
 ];

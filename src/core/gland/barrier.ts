@@ -76,20 +76,47 @@ const RULES: Record<BarrierEdition, readonly Step[]> = {
   ],
 };
 
+/** Answers given so far, by question. */
+export type BarrierAnswers = Partial<Record<BarrierQuestion, boolean>>;
+
+export interface BarrierPath {
+  /** Questions that were asked, with their answers. */
+  path: { question: BarrierQuestion; answer: boolean }[];
+  /** Question that is open; null when the path has ended. */
+  next: BarrierQuestion | null;
+  /** Null while a question is open. */
+  barrierRequired: boolean | null;
+}
+
+/**
+ * Walks the rule as far as the answers go: each answer decides or leads to the next question.
+ *
+ * @see IEC 60079-14:2013, 10.6.2; IEC 60079-14:2007, 10.4.2
+ */
+export function barrierPath(edition: BarrierEdition, answers: BarrierAnswers): BarrierPath {
+  const path: BarrierPath['path'] = [];
+  for (const { question, yes, no } of RULES[edition]) {
+    // The breathing test is only asked of a cable that is not of class A.
+    if (question === 'breathing-test' && answers['class-a']) continue;
+    const answer = answers[question];
+    if (answer === undefined) return { path, next: question, barrierRequired: null };
+    path.push({ question, answer });
+    const next = answer ? yes : no;
+    if (next !== 'next') return { path, next: null, barrierRequired: next };
+  }
+  throw new Error('The barrier rule ended without an answer.');
+}
+
+/** The answers that an entry's facts give to every question of a rule. */
+export const barrierAnswers = (edition: BarrierEdition, facts: BarrierFacts): BarrierAnswers =>
+  Object.fromEntries(RULES[edition].map(({ question, ask }) => [question, ask(facts)]));
+
 /**
  * Whether a flameproof entry needs a barrier gland, and the questions that decided it.
  *
  * @see IEC 60079-14:2013, 10.6.2; IEC 60079-14:2007, 10.4.2
  */
 export function decideBarrier(edition: BarrierEdition, facts: BarrierFacts): BarrierDecision {
-  const path: BarrierDecision['path'] = [];
-  for (const { question, ask, yes, no } of RULES[edition]) {
-    // The breathing test is only asked of a cable that is not of class A.
-    if (question === 'breathing-test' && facts.classA) continue;
-    const answer = ask(facts);
-    path.push({ question, answer });
-    const next = answer ? yes : no;
-    if (next !== 'next') return { barrierRequired: next, path };
-  }
-  throw new Error('The barrier rule ended without an answer.');
+  const { path, barrierRequired } = barrierPath(edition, barrierAnswers(edition, facts));
+  return { barrierRequired: barrierRequired!, path };
 }

@@ -55,3 +55,33 @@ function crossing(points: readonly BreathingPoint[], levelKpa: number): number |
   }
   return null;
 }
+
+/** A straight line through ln p, for comparison only: the verdict never rests on it. */
+export interface BreathingFit {
+  /** ln p = a − t/τ; time constant, s. */
+  tauS: number;
+  /** Pressure that the line has at t = 0, kPa. */
+  startKpa: number;
+  /** Half time of the line, s. */
+  halfTimeS: number;
+  points: number;
+}
+
+/** Least-squares fit of ln p over the readings between 0.15 and 0.30 kPa; null with fewer than two, or no fall. */
+export function breathingFit(points: readonly BreathingPoint[]): BreathingFit | null {
+  const inside = points.filter(({ pKpa }) => atMost(END_KPA, pKpa) && atMost(pKpa, START_KPA));
+  const n = inside.length;
+  if (n < 2) return null;
+  const meanT = inside.reduce((sum, { tS }) => sum + tS, 0) / n;
+  const meanL = inside.reduce((sum, { pKpa }) => sum + Math.log(pKpa), 0) / n;
+  const spread = inside.reduce((sum, { tS }) => sum + (tS - meanT) ** 2, 0);
+  const common = inside.reduce((sum, { tS, pKpa }) => sum + (tS - meanT) * (Math.log(pKpa) - meanL), 0);
+  const slope = common / spread;
+  if (!(slope < 0)) return null;
+  return {
+    tauS: -1 / slope,
+    startKpa: Math.exp(meanL - slope * meanT),
+    halfTimeS: Math.LN2 / -slope,
+    points: n,
+  };
+}

@@ -11,6 +11,7 @@ const seen = (f: Facts) => plusMinus(n(f, 'meanMm'), n(f, 'uncertaintyMm'));
 const takes = (f: Facts) => `${s(f, 'part')} takes ${range(f)}`;
 const near = (f: Facts) => `${lower(s(f, 'by'))} ${s(f, 'gland')}, ${s(f, 'into')} ${s(f, 'hole')}`;
 const bond = (f: Facts) => `Bond ${ohm(n(f, 'ohm'))} ± ${ohm(n(f, 'uncertaintyOhm'))}`;
+const degrees = (value: number) => `${value < 0 ? '−' : ''}${Math.round(Math.abs(value) * 10) / 10}`;
 const signed = (value: number) => `${value < 0 ? '−' : '+'}${mm(Math.abs(value))}`;
 const FROM: Record<string, string> = {
   measured: 'measured at full load and carried to the highest ambient',
@@ -80,11 +81,11 @@ const SENTENCES: Record<string, Sentence> = {
   'e03.not-covered': (f) => `The area asks for ${s(f, 'asked')}; the gland is for ${s(f, 'has')}.`,
 
   'e04.ambient': (f) =>
-    `The gland serves ${n(f, 'leastC')} to ${n(f, 'mostC')} °C; the area reaches ${n(f, 'coldestC')} to ${n(f, 'hottestC')} °C.`,
+    `The gland serves ${degrees(n(f, 'leastC'))} to ${degrees(n(f, 'mostC'))} °C; the area reaches ${degrees(n(f, 'coldestC'))} to ${degrees(n(f, 'hottestC'))} °C.`,
   'e04.too-hot': (f) =>
-    `${s(f, 'part')} bears ${n(f, 'maxC')} °C; the entry reaches ${n(f, 'worstC')} °C (${from(f)}), ${figure(n(f, 'worstC') - n(f, 'maxC'), 1)} °C too hot.`,
+    `${s(f, 'part')} bears ${degrees(n(f, 'maxC'))} °C; the entry reaches ${degrees(n(f, 'worstC'))} °C (${from(f)}), ${figure(n(f, 'worstC') - n(f, 'maxC'), 1)} °C too hot.`,
   'e04.suits': (f) =>
-    `The entry reaches ${n(f, 'worstC')} °C (${from(f)}); the weakest part, ${s(f, 'part').toLowerCase()}, bears ${n(f, 'maxC')} °C; ambient ${n(f, 'coldestC')} to ${n(f, 'hottestC')} °C is within ${n(f, 'leastC')} to ${n(f, 'mostC')} °C.`,
+    `The entry reaches ${degrees(n(f, 'worstC'))} °C (${from(f)}); the weakest part, ${s(f, 'part').toLowerCase()}, bears ${degrees(n(f, 'maxC'))} °C; ambient ${degrees(n(f, 'coldestC'))} to ${degrees(n(f, 'hottestC'))} °C is within ${degrees(n(f, 'leastC'))} to ${degrees(n(f, 'mostC'))} °C.`,
 
   'e05.unreadable': (f) => `Ingress rating "${s(f, 'rating')}" cannot be read; write it like IP66.`,
   'e05.too-low': (f) => `${s(f, 'asked')} is asked for by ${s(f, 'by')}; the gland has ${s(f, 'has')}.`,
@@ -265,15 +266,15 @@ const SENTENCES: Record<string, Sentence> = {
   'pour.no-temperature': (f) =>
     `The temperature at which ${s(f, 'name')} was mixed is not recorded, so its life is not known.`,
   'pour.too-cold': (f) =>
-    `${s(f, 'name')} was mixed at ${figure(n(f, 'temperatureC'), 1)} °C; below ${figure(n(f, 'minimumC'), 1)} °C it may not be.`,
+    `${s(f, 'name')} was mixed at ${degrees(n(f, 'temperatureC'))} °C; below ${degrees(n(f, 'minimumC'))} °C it may not be.`,
   'pour.in-time': (f) =>
-    `${s(f, 'name')}, batch ${s(f, 'batch')}, was packed after ${figure(n(f, 'tookMin'), 0)} min; at ${figure(n(f, 'temperatureC'), 1)} °C it works for ${figure(n(f, 'workingMin'), 0)} min.`,
+    `${s(f, 'name')}, batch ${s(f, 'batch')}, was packed after ${figure(n(f, 'tookMin'), 0)} min; at ${degrees(n(f, 'temperatureC'))} °C it works for ${figure(n(f, 'workingMin'), 0)} min.`,
   'pour.too-late': (f) =>
-    `${s(f, 'name')}, batch ${s(f, 'batch')}, was packed after ${figure(n(f, 'tookMin'), 0)} min; at ${figure(n(f, 'temperatureC'), 1)} °C it works for ${figure(n(f, 'workingMin'), 0)} min: it was stiff.`,
+    `${s(f, 'name')}, batch ${s(f, 'batch')}, was packed after ${figure(n(f, 'tookMin'), 0)} min; at ${degrees(n(f, 'temperatureC'))} °C it works for ${figure(n(f, 'workingMin'), 0)} min: it was stiff.`,
   'pour.no-lowest': (f) =>
     `The lowest temperature since ${s(f, 'name')} was packed is not recorded, so its cure is not known.`,
   'pour.cure-stopped': (f) =>
-    `It fell to ${figure(n(f, 'lowestC'), 1)} °C since packing; below ${figure(n(f, 'minimumC'), 1)} °C the cure of ${s(f, 'name')} stops.`,
+    `It fell to ${degrees(n(f, 'lowestC'))} °C since packing; below ${degrees(n(f, 'minimumC'))} °C the cure of ${s(f, 'name')} stops.`,
   'pour.curing': (f) =>
     `${s(f, 'name')} cures until ${moment(s(f, 'lookAt'))}; then it is opened and looked at.`,
   'pour.not-looked': (f) =>

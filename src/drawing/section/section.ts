@@ -77,7 +77,8 @@ function drawDimensions(pen: Pen, { entry, enclosure, size }: Dossier, m: Sectio
   pen.line('dimension', [[0, top], [g.wall, top]]); // prettier-ignore
   for (const x of [0, g.wall]) pen.line('dimension', [[x, top - 1.2], [x, top + 1.2]]); // prettier-ignore
   const washer = entry.washerMm > 0 ? `, washer ${figure(entry.washerMm)} mm` : '';
-  pen.label(`wall ${figure(enclosure.wallMm)} mm${washer}, ${threads}`, [g.wall + 2, top + 1], 'start');
+  pen.label(`wall ${figure(enclosure.wallMm)} mm${washer}`, [g.wall + 2, top + 1], 'start');
+  pen.label(threads, [g.wall + 2, top + 5.5], 'start', m.engagedMm === null);
   const from = g.nut[0] - g.gap;
   const gapWords =
     m.gapMm !== null

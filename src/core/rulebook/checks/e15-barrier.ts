@@ -1,5 +1,6 @@
 import { sealReason } from '../../hazard/division';
-import { decideBarrier, type BarrierFacts, type BarrierQuestion } from '../../gland/barrier';
+import { decideBarrier, type BarrierQuestion } from '../../gland/barrier';
+import { barrierFactsOf } from '../barrier-facts';
 import { classified } from '../classified';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof, kindOf, type Context } from '../dossier';
@@ -47,20 +48,17 @@ function bySealRules(context: Context, fitted: boolean): Aspect {
   return fitted ? conforms('e15.seal-fitted', facts) : fails('e15.seal-missing', facts);
 }
 
-/** What the path asks that the records do not answer yet. */
-type Gap = 'cable' | 'filling' | 'ignition' | 'indirect' | 'demands' | 'group';
-
 function byPath(context: Context, fitted: boolean): Aspect {
   const { site, enclosure } = context;
-  const missing: Gap[] = [];
-  const asked = factsFor(context, missing);
+  const known = barrierFactsOf(context);
   const edition = site.barrierSchool;
-  if (asked === null) {
-    const facts = { edition, missing: missing.join(', ') };
+  if ('missing' in known) {
+    const facts = { edition, missing: known.missing.join(', ') };
     // A barrier is never wrong where none is asked for, so it need not wait for the answer.
     if (fitted) return conforms('e15.fitted-unasked', facts);
     return unread('e15.undecided', facts, 'settle.barrier');
   }
+  const asked = known.facts;
   const { barrierRequired, path } = decideBarrier(edition, asked);
   const facts = {
     edition,
@@ -87,47 +85,3 @@ export const QUESTION: Record<BarrierQuestion, string> = {
   'zone-2': 'zone 2',
   'over-2dm3': 'volume over 2 dm³',
 };
-
-/**
- * Facts of the path, each asked only where the answers before it leave it open: a fact that cannot change
- * the outcome is not missed. Null when one that counts is not recorded.
- */
-function factsFor(context: Context, missing: Gap[]): BarrierFacts | null {
-  const { site, area, enclosure, cable } = context;
-  const { demandsBarrier, indirectEntry, ignitionSource } = enclosure;
-  const asks: [gap: Gap, unknown: boolean][] = [['demands', demandsBarrier === null]];
-  const group = groupOf(context);
-  const modern = site.barrierSchool === '2013';
-  if (demandsBarrier === false) {
-    if (modern) asks.push(['indirect', indirectEntry === null]);
-    if (!modern || indirectEntry === false) {
-      asks.push(['cable', cable === null], ['filling', cable?.filling === null && !cable.breathing?.passed]);
-    }
-    if (!modern && cable?.filling === 'filled') {
-      asks.push(['ignition', ignitionSource === null]);
-      if (ignitionSource) asks.push(['group', group === null]);
-    }
-  }
-  for (const [gap, unknown] of asks) if (unknown) missing.push(gap);
-  if (missing.length > 0) return null;
-  return {
-    certificateDemandsBarrier: demandsBarrier === true,
-    mineralInsulated: false,
-    sealingDevice: false,
-    classA: cable?.filling === 'filled',
-    breathingTestPassed: cable?.breathing?.passed ?? false,
-    indirectEntry: indirectEntry === true,
-    lengthM: cable?.lengthM ?? 0,
-    ignitionSource: ignitionSource === true,
-    group: group ?? 'IIC',
-    zone: area.zone === '2' || area.zone === '22' ? 2 : 1,
-    volumeDm3: enclosure.volumeCm3 / 1000,
-  };
-}
-
-/** Gas group of the path; hydrogen alone belongs to the strictest. */
-function groupOf({ area }: Context): BarrierFacts['group'] | null {
-  const { group } = area;
-  if (group === 'hydrogen') return 'IIC';
-  return group === 'IIA' || group === 'IIB' || group === 'IIC' ? group : null;
-}

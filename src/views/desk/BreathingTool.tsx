@@ -1,0 +1,146 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import { breathingFit, breathingTest, END_KPA, START_KPA } from '../../core/gland/breathing';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { figure } from '../../core/words/format';
+import { BreathingChart } from './BreathingChart';
+import { Verdict } from './Figure';
+
+interface Row {
+  t: string;
+  p: string;
+}
+const START: Row[] = [
+  { t: '0', p: '0.32' },
+  { t: '1', p: '0.29' },
+  { t: '3', p: '0.235' },
+  { t: '5', p: '0.19' },
+  { t: '7', p: '0.155' },
+  { t: '9', p: '0.127' },
+];
+
+const numberOf = (text: string): number | null => {
+  const plain = text.trim().replace(',', '.').replace('−', '-');
+  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+};
+
+const WORDS = {
+  conforms: 'The cable holds its breath long enough.',
+  fails: 'The cable breathes too easily.',
+  invalid: 'The record says nothing: it starts below 0.30 kPa, rises, drifts too far or ends too soon.',
+} as const;
+
+/** Breathing test of a cable: readings, curve, verdict; the fitted line stands beside and decides nothing. */
+export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
+  const [rows, setRows] = useState<Row[]>(START);
+  const [drift, setDrift] = useState('0');
+  const change = (i: number, set: Partial<Row>) =>
+    setRows(rows.map((row, j) => (j === i ? { ...row, ...set } : row)));
+  const points = rows.flatMap(({ t, p }) => {
+    const [tS, pKpa] = [numberOf(t), numberOf(p)];
+    return tS !== null && pKpa !== null && pKpa > 0 ? [{ tS, pKpa }] : [];
+  });
+  const problem = problemOf(rows, points);
+  const driftK = numberOf(drift);
+  const result = problem === '' && driftK !== null ? breathingTest(points, driftK) : null;
+  const fit = problem === '' ? breathingFit(points) : null;
+  return (
+    <>
+      <p>
+        0.5 m of cable in the wall of a 5 l vessel (± 0.2 l) at constant temperature; the pressure may not
+        fall from {START_KPA.toFixed(2)} to {END_KPA.toFixed(2)} kPa in less than 5 s.
+        {dossier?.cable && ` Sample of cable ${dossier.cable.tag}.`}
+      </p>
+      <div className="breathing">
+        <div>
+          <table className="inputs">
+            <thead>
+              <tr>
+                <th>Time, s</th>
+                <th>Overpressure, kPa</th>
+                <td />
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row, i) => (
+                <tr key={i}>
+                  <td>
+                    <input
+                      aria-label={`Time of reading ${i + 1}, s`}
+                      className="figures"
+                      inputMode="decimal"
+                      value={row.t}
+                      onChange={(event) => change(i, { t: event.target.value })}
+                    />
+                  </td>
+                  <td>
+                    <input
+                      aria-label={`Overpressure of reading ${i + 1}, kPa`}
+                      className="figures"
+                      inputMode="decimal"
+                      value={row.p}
+                      onChange={(event) => change(i, { p: event.target.value })}
+                    />
+                  </td>
+                  <td>
+                    <button
+                      type="button"
+                      className="small"
+                      aria-label={`Take out reading ${i + 1}`}
+                      onClick={() => setRows(rows.filter((_, j) => j !== i))}
+                    >
+                      ✕
+                    </button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Button variant="default" onClick={() => setRows([...rows, { t: '', p: '' }])}>
+            Add a reading
+          </Button>
+          <label className="field">
+            <span>Drift of the vessel’s temperature, K</span>
+            <input
+              className="figures"
+              inputMode="decimal"
+              value={drift}
+              onChange={(event) => setDrift(event.target.value)}
+            />
+          </label>
+        </div>
+        <div>
+          <BreathingChart points={points} fit={fit} />
+          {problem && (
+            <p role="alert" className="tone-failed">
+              {problem}
+            </p>
+          )}
+          {result && (
+            <Verdict good={result.verdict === 'invalid' ? null : result.verdict === 'conforms'}>
+              {WORDS[result.verdict]}{' '}
+              {result.halfTimeS !== null
+                ? `From 0.30 to 0.15 kPa in ${figure(result.halfTimeS)} s; 5 s are needed.`
+                : 'It does not fall to 0.15 kPa in the record.'}
+            </Verdict>
+          )}
+          {fit && (
+            <p className="quiet">
+              A line through ln p of {fit.points} readings falls by half in {figure(fit.halfTimeS)} s; it is
+              shown for comparison and decides nothing.
+            </p>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function problemOf(rows: readonly Row[], points: readonly { tS: number }[]): string {
+  if (points.length < rows.length)
+    return 'A reading is no number above 0, for example 0.285. Correct it or take it out.';
+  if (points.length < 2) return 'Two readings are the least.';
+  return points.some(({ tS }, i) => i > 0 && tS <= points[i - 1]!.tS)
+    ? 'The times have to rise from reading to reading.'
+    : '';
+}

@@ -1,0 +1,121 @@
+import { useState, type ComponentType } from 'react';
+import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
+import type { KeyBinding } from '../../ui/keys';
+import { parameter } from '../device';
+import { Root, type ViewProps } from '../Root';
+import { AgreementTool } from './AgreementTool';
+import { BackNutTool } from './BackNutTool';
+import { BarrierTool } from './BarrierTool';
+import { BreathingTool } from './BreathingTool';
+import { CompoundTool } from './CompoundTool';
+import './desk.css';
+import { EarthTool } from './EarthTool';
+import { ThreadTool } from './ThreadTool';
+
+interface Tool {
+  id: string;
+  title: string;
+  what: string;
+  View: ComponentType<{ dossier: Dossier | null }>;
+}
+
+/** Helpers of the desk; each works alone or with the values of an entry. */
+const TOOLS: readonly Tool[] = [
+  { id: 'thread', title: 'Thread', what: 'Which thread is it, and which others nearly fit', View: ThreadTool },
+  { id: 'barrier', title: 'Barrier', what: 'Is a barrier gland needed', View: BarrierTool },
+  { id: 'breathing', title: 'Breathing test', what: 'Does the cable breathe', View: BreathingTool },
+  { id: 'compound', title: 'Compound', what: 'How much, how many packs, how long', View: CompoundTool },
+  { id: 'back-nut', title: 'Back-nut scale', what: 'How far the nut should have gone', View: BackNutTool },
+  { id: 'earth', title: 'Armour as earth path', what: 'Its resistance, and whether it bears the fault', View: EarthTool },
+  { id: 'agreement', title: 'Cable and record', what: 'Does the cable agree with its record', View: AgreementTool },
+]; // prettier-ignore
+
+/** The desk: calculations beside the bench. */
+export default function Desk() {
+  const [id, setId] = useState(() => parameter('tool') ?? TOOLS[0]!.id);
+  const tool = TOOLS.find((one) => one.id === id) ?? TOOLS[0]!;
+  const open = (next: string) => {
+    setId(next);
+    const address = new URL(location.href);
+    address.searchParams.set('tool', next);
+    history.replaceState(null, '', address);
+  };
+  const keys: KeyBinding[] = TOOLS.map(({ id: one, title }, i) => ({
+    key: String(i + 1),
+    title: `Open ${title.toLowerCase()}`,
+    run: () => open(one),
+  }));
+  return (
+    <Root view="desk" keys={keys}>
+      {(state) => <DeskOf state={state} tool={tool} onOpen={open} />}
+    </Root>
+  );
+}
+
+function DeskOf({
+  state,
+  tool,
+  onOpen,
+}: {
+  state: ViewProps['state'];
+  tool: Tool;
+  onOpen: (id: string) => void;
+}) {
+  const { slice, site } = state;
+  const [entryId, setEntry] = useState(() => parameter('entry') ?? '');
+  const entry = entryId ? slice.get('entry', entryId) : null;
+  const dossier = entry ? dossierOf(slice, entry.id, currentRound(slice, entry.id, entry.site)) : null;
+  const entries = slice.by('entry', 'site', site).map((one) => ({
+    id: one.id,
+    title: `${slice.get('enclosure', one.enclosure)?.tag ?? '?'}, entry ${one.label}`,
+  }));
+  entries.sort((a, b) => a.title.localeCompare(b.title, 'en', { numeric: true }));
+  const { View } = tool;
+  return (
+    <div className="desk">
+      <nav aria-label="Helpers">
+        <h2>Desk</h2>
+        <ul>
+          {TOOLS.map(({ id, title, what }) => (
+            <li key={id}>
+              <button
+                type="button"
+                aria-current={id === tool.id ? 'page' : undefined}
+                onClick={() => onOpen(id)}
+              >
+                <b>{title}</b>
+                <small>{what}</small>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </nav>
+      <main id="main" tabIndex={-1}>
+        <header>
+          <h1>{tool.title}</h1>
+          <label className="field from-entry">
+            <span>Values of</span>
+            <select value={entry?.id ?? ''} onChange={(event) => setEntry(event.target.value)}>
+              <option value="">no entry, typed here</option>
+              {entries.map(({ id, title }) => (
+                <option key={id} value={id}>
+                  {title}
+                </option>
+              ))}
+            </select>
+          </label>
+          {entry && (
+            <a className="small" href={`/bench/?site=${site}&entry=${entry.id}`}>
+              To its bench
+            </a>
+          )}
+        </header>
+        {/* Another entry or helper starts from its own values. */}
+        <View key={`${tool.id} ${entry?.id ?? ''}`} dossier={dossier} />
+        <p className="quiet">
+          Yendral advises; a competent, authorised person decides. Local codes come first.
+        </p>
+      </main>
+    </div>
+  );
+}
