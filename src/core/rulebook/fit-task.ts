@@ -10,7 +10,7 @@ import type { ClampFace } from '../record/types';
 import { isFlameproof, kindOf, type Dossier } from './dossier';
 import { gapScale } from './gap-scale';
 import type { FitTask } from './judge-fit';
-import { SUPPORT_WITHIN_MM } from './limits';
+import { valueTaskOf } from './value-task';
 
 /** The clamping face that is in use for the cable's armour; null when none is, or none is known. */
 export function faceInUse({
@@ -65,12 +65,9 @@ export function limitsOf(dossier: Dossier, place: string): [low: number | null, 
 
 /** Limits that the sheet gives for single values; undefined for another place. */
 function ownLimits(dossier: Dossier, place: string): [number | null, number | null] | null | undefined {
-  const { size, certificate, enclosure } = dossier;
-  if (place === 'armour-length') return size?.armourLengthMm ? [...size.armourLengthMm] : null;
-  if (place === 'inner-proud') return size?.innerProudMm == null ? null : [size.innerProudMm, null];
-  if (place === 'compound-reach')
-    return certificate?.sheet.compound ? [0, certificate.sheet.compound.reachMm] : null;
-  if (place === 'support-distance') return [null, SUPPORT_WITHIN_MM];
+  const { size, enclosure } = dossier;
+  const task = valueTaskOf(dossier, place);
+  if (task) return [task.low, task.high];
   if (place === 'back-nut-gap') {
     const scale = gapScale(dossier);
     return scale ? [scale.lowMm, scale.highMm] : null;
@@ -82,6 +79,5 @@ function ownLimits(dossier: Dossier, place: string): [number | null, number | nu
     const depth = enclosure.volumeCm3 > SMALL_VOLUME_CM3 ? DEPTH_LARGE_MM : DEPTH_SMALL_MM;
     return [Math.max(PARALLEL_THREADS, depth / thread.pitchMm), null];
   }
-  const joint = certificate?.sheet.joints.find((one) => place === `${one.school}-${one.joint}`);
-  return joint?.range ? [...joint.range] : undefined;
+  return undefined;
 }

@@ -5,6 +5,7 @@ import { kindOf, type Context } from './dossier';
 import type { Aspect } from './finding';
 import { judgeValues } from './judge-value';
 import { judgeLook } from './look';
+import { valueTaskOf } from './value-task';
 
 /**
  * Joints of an entry, each by the school that its sheet names: turns, faces, gap, torque or grip.
@@ -38,8 +39,5 @@ function judgeJoint(context: Context, { joint, school, range }: Joint): Aspect[]
       unread('joint.no-limits', { part, school, sheet: context.certificate!.sheet.number }, 'settle.sheet'),
     ];
   }
-  const unit = school === 'turns' ? 'turns' : 'N·m';
-  const [low, high] = range;
-  const place = `${school}-${joint}`;
-  return judgeValues(context, { place, part, unit, low, high, settle: `settle.${school}` });
+  return judgeValues(context, valueTaskOf(context, `${school}-${joint}`)!);
 }

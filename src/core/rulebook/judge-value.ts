@@ -43,10 +43,10 @@ function judgeGroup({ site }: Context, task: ValueTask, group: ReadingGroup): As
   const facts: Facts = { part, unit, low, high, uncertainty, value: least };
   const inMm = (margin: number) => (unit === 'mm' ? margin : null);
   if (low !== null && below(least, low - benefit)) {
-    return fails('value.under', { ...facts, by: low - least }, inMm(least - low));
+    return fails('value.under', { ...facts, excess: low - least }, inMm(least - low));
   }
   if (high !== null && below(high + benefit, most)) {
-    return fails('value.over', { ...facts, value: most, by: most - high }, inMm(high - most));
+    return fails('value.over', { ...facts, value: most, excess: most - high }, inMm(high - most));
   }
   const lowMargin = low === null ? Infinity : least - low;
   const highMargin = high === null ? Infinity : high - most;

@@ -181,7 +181,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
   const ordinary = !traits.certified;
   const gripped = traits.armour === 'gripped';
   const certificate = {
-    ...base, id: 'q', number: 'FRN 24.0117', maker: 'Fernholt', title: '', kind, issued: '2024-01-01', state: 'valid',
+    ...base, id: 'q', number: 'FRN 24.0117', maker: 'Fernholt', title: 'Gland', kind, issued: '2024-01-01', state: 'valid',
     concepts: ordinary ? [] : ['db', 'eb', 'tb'], levels: ordinary ? [] : ['Gb', 'Db'], groups: ordinary ? [] : ['IIC', 'IIIC'],
     serviceC: [-40, 95], ingress: 'IP66', sealing: true, specialConditions: [], divisions: [], reducedRetention: false,
     sheet: {

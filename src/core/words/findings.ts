@@ -190,7 +190,7 @@ const SENTENCES: Record<string, Sentence> = {
 
   'e09.unknown': () => 'Whether adaptors stand between gland and wall is not recorded.',
   'e09.none': () => 'No adaptor stands between gland and wall.',
-  'e09.too-many': (f) =>
+  'e09.several': (f) =>
     `${n(f, 'count')} adaptors stand between gland and flameproof wall; at most 1 is allowed.`,
   'e09.reducers': (f) => `${n(f, 'reducers')} reducers are screwed into each other; 1 is the most.`,
   'e09.concept': (f) =>
@@ -246,7 +246,7 @@ const SENTENCES: Record<string, Sentence> = {
   'e16.armoured': (f) =>
     `Cable ${s(f, 'cable')} has ${s(f, 'type')} armour of ${mm(n(f, 'sizeMm'))}; a ${s(f, 'kind')} does not clamp it.`,
   'e16.cold-flow': (f) =>
-    `The sheath of cable ${s(f, 'cable')} (${mm(n(f, 'mm'))}) flows cold; the ${s(f, 'part')}, ${range(f)}, squeezes it and will slacken: the sheet does not mark it for such sheaths.`,
+    `The sheath of cable ${s(f, 'cable')} (${mm(n(f, 'sheathMm'))}) flows cold; the ${s(f, 'part')}, ${range(f)}, squeezes it and will slacken: the sheet does not mark it for such sheaths.`,
   'e16.filling-unknown': (f) =>
     `Whether cable ${s(f, 'cable')} is effectively filled is not recorded; restricted breathing asks.`,
   'e16.not-filled': (f) =>
@@ -298,9 +298,9 @@ const SENTENCES: Record<string, Sentence> = {
   'value.inside': (f) => `${s(f, 'part')}: ${read(f)}; ${allowed(f)}.`,
   'value.close': (f) => `${s(f, 'part')}: ${read(f)}; ${allowed(f)}, nearer than the uncertainty.`,
   'value.under': (f) =>
-    `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'by'), s(f, 'unit'))} too little; ${allowed(f)}.`,
+    `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'excess'), s(f, 'unit'))} too little; ${allowed(f)}.`,
   'value.over': (f) =>
-    `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'by'), s(f, 'unit'))} too much; ${allowed(f)}.`,
+    `${s(f, 'part')}: ${read(f)}, ${amount(n(f, 'excess'), s(f, 'unit'))} too much; ${allowed(f)}.`,
 
   'joint.no-school': (f) => `${s(f, 'part')}: sheet ${s(f, 'sheet')} does not say how it is closed.`,
   'joint.no-limits': (f) =>
@@ -312,7 +312,7 @@ const SENTENCES: Record<string, Sentence> = {
   'e19.no-scale': (f) =>
     `Sheet ${s(f, 'sheet')} closes the outer seal by ${s(f, 'school')} and gives no scale for the gap.`,
   'e19.no-cable': () => 'The outer sheath is not measured, so the gap has no place on the scale.',
-  'e19.impossible': (f) => `For a cable of ${mm(n(f, 'cableMm'))} the scale has no gap. ${s(f, 'why')}`,
+  'e19.impossible': (f) => `For a cable of ${mm(n(f, 'cableMm'))} the scale has no gap. ${stop(s(f, 'why'))}`,
   'e19.bottoms': (f) =>
     `On a cable of ${mm(n(f, 'cableMm'))} the faces meet ${mm(-n(f, 'gapMm'))} before the seal grips: the cable is too small for this seal.`,
   'e19.indent': (f) =>
@@ -347,10 +347,11 @@ const SENTENCES: Record<string, Sentence> = {
   'e25.not-listed': (f) =>
     `Certificate ${s(f, 'certificate')} ends in X, and its special conditions are not on file.`,
   'e25.none': (f) => `Certificate ${s(f, 'certificate')} has no special conditions.`,
-  'e25.open': (f) => `Special condition ${n(f, 'number')} is not ticked: ${s(f, 'text')}`,
+  'e25.open': (f) => `Special condition ${n(f, 'number')} is not ticked: ${stop(s(f, 'text'))}`,
   'e25.not-met': (f) =>
-    `Special condition ${n(f, 'number')} is not met, seen by ${s(f, 'by')}: ${s(f, 'text')}`,
-  'e25.no-evidence': (f) => `Special condition ${n(f, 'number')} is ticked without evidence: ${s(f, 'text')}`,
+    `Special condition ${n(f, 'number')} is not met, seen by ${s(f, 'by')}: ${stop(s(f, 'text'))}`,
+  'e25.no-evidence': (f) =>
+    `Special condition ${n(f, 'number')} is ticked without evidence: ${stop(s(f, 'text'))}`,
   'e25.met': (f) =>
     `Special condition ${n(f, 'number')} is met, seen by ${s(f, 'by')}${f.note ? ` (${s(f, 'note')})` : ', with a photo'}.`,
   'e28.there-is-one': (f) =>
@@ -452,6 +453,8 @@ const held = (f: Facts) =>
 const armourOf = (f: Facts) => `${s(f, 'armour')} armour of ${mm(n(f, 'armourMm'))}`;
 
 const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+/** A text of the record as the end of a sentence. */
+const stop = (text: string) => `${text.replace(/\.+$/, '')}.`;
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** The sentence of one aspect. */

@@ -65,22 +65,18 @@ export function drawGapScale(
   if (markMm !== null && markMm >= range[0] && markMm <= range[1]) {
     const here = lineAt(sheet, markMm);
     if (here.gapMm !== null) {
-      pen.line('void', [[x(markMm), top], [x(markMm), y(here.gapMm)]], { width: 2.4 }); // prettier-ignore
-      pen.label(
-        `${figure(markMm)} mm: ${figure(here.gapMm)} mm`,
-        [x(markMm) + 1.5, y(here.gapMm) - 4],
-        'start',
-      );
+      pen.line('void', [[x(markMm), top], [x(markMm), -1]], { width: 2.4 }); // prettier-ignore
+      pen.label(`${figure(markMm)} mm: ${figure(here.gapMm)} mm`, [x(markMm), -1.8], 'middle');
     }
   }
   pen.line('dimension', [[0, top + 14], [50, top + 14]], { width: 1.4 }); // prettier-ignore
   for (const at of [0, 50]) pen.line('dimension', [[at, top + 13], [at, top + 15]], { width: 1.4 }); // prettier-ignore
-  pen.label('50 mm: measure it on the print', [52, top + 15], 'start', true);
+  pen.label('50 mm: measure it on the print', [0, top + 18.6], 'start', true);
   return {
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [-4, -10, width + 6, top + 18],
+    box: [-4, -10, width + 6, top + 21],
     description: `Gap under the back nut for cables of ${figure(range[0])} to ${figure(range[1])} mm.`,
   };
 }

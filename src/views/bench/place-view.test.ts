@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { KINDS } from '../../core/record/kinds';
-import { dossierWith, reading, type Change } from '../../core/rulebook/sound-entry.test.data';
+import { dossierWith, SOUND_GAP_MM, type Change } from '../../core/rulebook/sound-entry.test.data';
 import { judge } from '../../core/rulebook/judge';
 import { nextPlace, partState, placeView } from './place-view';
 
@@ -29,8 +29,13 @@ describe('a place on the bench', () => {
     ['thread-engagement', {}, 'fits', 'Sound'],
     ['thread-engagement', { truth: { 'thread-engagement': [5] } }, 'large', 'Too short'],
     ['bond', { truth: { bond: [0.2] } }, 'large', 'Too high'],
-    ['back-nut-gap', {}, 'unread', 'Not read'],
-    ['back-nut-gap', { readings: [reading('back-nut-gap', 2.4)] }, 'na', 'No limit on file'],
+    ['back-nut-gap', {}, 'fits', 'Sound'],
+    ['back-nut-gap', { truth: { 'back-nut-gap': [] } }, 'unread', 'Not read'],
+    ['back-nut-gap', { truth: { 'back-nut-gap': [2.4] } }, 'large', 'Too narrow'],
+    ['back-nut-gap', { size: { backNut: null } }, 'na', 'No limit on file'],
+    ['armour-length', { truth: { 'armour-length': [12] } }, 'large', 'Too little'],
+    ['armour-length', { truth: { 'armour-length': [24] } }, 'large', 'Too much'],
+    ['inner-proud', {}, 'fits', 'Sound'],
   ] as [string, Change, string, string][])(
     '%s %j is marked %s and called "%s"',
     (place, change, glyph, word) => {
@@ -50,7 +55,10 @@ describe('a place on the bench', () => {
     expect(view('thread-engagement').limits).toEqual([8, null]);
     expect(view('thread-engagement', { enclosure: { volumeCm3: 80 } }).limits).toEqual([5, null]);
     expect(view('bond').limits).toEqual([null, 0.1]);
-    expect(view('back-nut-gap').limits).toBeNull();
+    expect(view('back-nut-gap').limits![0]).toBeCloseTo(SOUND_GAP_MM - 0.4, 1);
+    expect(view('back-nut-gap', { size: { backNut: null } }).limits).toBeNull();
+    expect(view('armour-length').limits).toEqual([15, 20]);
+    expect(view('thread-turns').limits).toEqual([8 / 1.5, null]);
   });
 
   it('a reversible ring is held against the range of the face in use', () => {

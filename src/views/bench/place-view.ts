@@ -1,7 +1,9 @@
 import { judgeFit } from '../../core/rulebook/judge-fit';
 import { fitTaskOf, limitsOf } from '../../core/rulebook/fit-task';
 import { diameterOf, groupsOf, singleUncertainty, type Context } from '../../core/rulebook/dossier';
-import type { Aspect, Finding } from '../../core/rulebook/finding';
+import { isWorse, type Aspect, type Finding } from '../../core/rulebook/finding';
+import { judgeValues } from '../../core/rulebook/judge-value';
+import { valueTaskOf } from '../../core/rulebook/value-task';
 import type { Place } from '../../core/record/kinds';
 import type { Reading } from '../../core/record/types';
 import type { PartState } from '../../drawing/shapes';
@@ -40,6 +42,17 @@ export function inOrder(places: readonly Place[]): Place[] {
   return [...hanging, ...places.filter(({ id }) => !FIRST.includes(id))];
 }
 
+const WORD_OF: Record<string, string> = {
+  'value.under': 'Too little',
+  'value.over': 'Too much',
+  'e19.wide': 'Too wide',
+  'e19.narrow': 'Too narrow',
+};
+
+function worstOf(aspects: readonly Aspect[]): Aspect {
+  return aspects.reduce((worst, aspect) => (isWorse(aspect.outcome, worst.outcome) ? aspect : worst));
+}
+
 /** A place with its readings and the verdict on the size alone; the judgement column has the whole check. */
 export function placeView(context: Context, place: Place, findings: readonly Finding[]): PlaceView {
   const groups = groupsOf(context, place.id);
@@ -51,9 +64,12 @@ export function placeView(context: Context, place: Place, findings: readonly Fin
       : null;
   const last = best?.readings[best.readings.length - 1];
   const task = fitTaskOf(context, place.id);
+  const single = valueTaskOf(context, place.id);
   const aspect: Pick<Aspect, 'outcome' | 'key'> | null = task
     ? judgeFit(context, task)
-    : (findings.find((finding) => finding.place === place.id) ?? null);
+    : single
+      ? worstOf(judgeValues(context, single))
+      : (findings.find((finding) => finding.place === place.id) ?? null);
   const glyph = aspect ? glyphOfFinding(aspect) : groups.length > 0 ? 'na' : 'unread';
   return {
     place,
@@ -70,6 +86,7 @@ function wordOf(glyph: GlyphState, key: string, place: Place): string {
   if (glyph === 'large' && key === 'fit.oval') return 'Too oval';
   if (glyph === 'large' && place.id === 'thread-engagement') return 'Too short';
   if (glyph === 'large' && place.id === 'bond') return 'Too high';
+  if (key in WORD_OF) return WORD_OF[key]!;
   if (glyph === 'large' && !key.startsWith('fit.')) return 'Failed';
   if (glyph === 'fits' && !key.startsWith('fit.')) return 'Sound';
   return WORD[glyph];

@@ -85,6 +85,18 @@ function ByPath({ dossier }: { dossier: Dossier | null }) {
         ]}
         onChange={setEdition}
       />
+      <div className="desk-result">
+        <Verdict good={barrierRequired === null ? null : !barrierRequired}>
+          {barrierRequired === null
+            ? 'Answer the next question.'
+            : barrierRequired
+              ? 'A barrier gland is needed.'
+              : 'No barrier gland is needed.'}
+        </Verdict>
+        <button type="button" className="small" onClick={() => setAnswers({})}>
+          Start again
+        </button>
+      </div>
       <ol className="path">
         {asked.map(([question, answer]) => (
           <li key={question}>
@@ -109,18 +121,6 @@ function ByPath({ dossier }: { dossier: Dossier | null }) {
           </li>
         ))}
       </ol>
-      <div className="desk-result">
-        <Verdict good={barrierRequired === null ? null : !barrierRequired}>
-          {barrierRequired === null
-            ? 'Answer the next question.'
-            : barrierRequired
-              ? 'A barrier gland is needed.'
-              : 'No barrier gland is needed.'}
-        </Verdict>
-        <button type="button" className="small" onClick={() => setAnswers({})}>
-          Start again
-        </button>
-      </div>
     </>
   );
 }

@@ -6,6 +6,23 @@ import type { Field } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 
 const slice = recordsWith({
+  certificate: { divisions: [{ class: 'I', division: 1, groups: ['C'] }] },
+  sheet: { joints: [{ joint: 'clamp', school: 'turns', range: [0.75, 1] }] },
+  enclosure: {
+    unused: [{ label: 'Z', closure: 'plug', needsTool: true, inAdaptor: false, concepts: ['db'] }],
+  },
+  entry: {
+    adaptors: [
+      {
+        what: 'adaptor',
+        male: 'M25x1.5',
+        female: 'M25x1.5',
+        concepts: ['db'],
+        levels: ['Gb'],
+        groups: ['IIC'],
+      },
+    ],
+  },
   references: [
     { id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] },
   ],

@@ -24,7 +24,7 @@ export const e09: Check = {
     const aspects: Aspect[] = [];
     const flameproof = isFlameproof(context);
     const count = adaptors.length;
-    if (flameproof && count > MOST_ON_FLAMEPROOF) aspects.push(fails('e09.too-many', { count }));
+    if (flameproof && count > MOST_ON_FLAMEPROOF) aspects.push(fails('e09.several', { count }));
     const reducers = adaptors.filter(({ what }) => what === 'reducer').length;
     if (reducers > 1) aspects.push(fails('e09.reducers', { reducers }));
     for (const adaptor of adaptors) aspects.push(...unlike(context, adaptor));

@@ -42,12 +42,14 @@ function coldFlow(context: Context): Aspect[] {
   const { cable, size } = context;
   if (!cable!.coldFlow) return [];
   const seals = [
-    { part: 'outer seal', seal: size!.outer, mm: cable!.outerMm },
-    ...(size!.inner ? [{ part: 'inner seal', seal: size!.inner, mm: cable!.innerMm }] : []),
+    { part: 'outer seal', seal: size!.outer, sheathMm: cable!.outerMm },
+    ...(size!.inner ? [{ part: 'inner seal', seal: size!.inner, sheathMm: cable!.innerMm }] : []),
   ];
-  return seals.flatMap(({ part, seal, mm }) => {
+  return seals.flatMap(({ part, seal, sheathMm }) => {
     const [lowMm, highMm] = seal.rangeMm;
-    return seal.coldFlow ? [] : [fails('e16.cold-flow', { cable: cable!.tag, part, mm, lowMm, highMm })];
+    return seal.coldFlow
+      ? []
+      : [fails('e16.cold-flow', { cable: cable!.tag, part, sheathMm, lowMm, highMm })];
   });
 }
 

@@ -8,6 +8,7 @@ import type { Aspect } from '../finding';
 import { judgePours } from '../judge-pour';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
+import { valueTaskOf } from '../value-task';
 
 /** Life kept, batch, free share, reach, voids, cured, looked at. */
 export const e17: Check = {
@@ -52,12 +53,8 @@ function share({ size, cable, site }: Context): Aspect[] {
   return aspects;
 }
 
+/** A sheet without compound data is told by the pours already. */
 function reach(context: Context): Aspect[] {
-  const compound = context.certificate?.sheet.compound;
-  // A sheet without compound data is told by the pours already.
-  if (!compound) return [];
-  const part = 'Compound beyond the crotch';
-  return judgeValues(context, {
-    place: 'compound-reach', part, unit: 'mm', low: 0, high: compound.reachMm, settle: 'settle.reach',
-  }); // prettier-ignore
+  const task = valueTaskOf(context, 'compound-reach');
+  return task ? judgeValues(context, task) : [];
 }

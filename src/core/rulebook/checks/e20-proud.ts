@@ -3,6 +3,7 @@ import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
+import { valueTaskOf } from '../value-task';
 
 /** The inner sheath stands proud of its seal by what the sheet asks; conductors are not scored. */
 export const e20: Check = {
@@ -24,8 +25,5 @@ function proud(context: Context): Aspect[] {
   const facts = { size: size.size, sheet: certificate.sheet.number };
   if (!size.inner) return [notApplicable('e12.no-seal', facts)];
   if (size.innerProudMm === null) return [unread('e20.no-length', facts, 'settle.sheet')];
-  const part = 'Inner sheath proud of the seal';
-  return judgeValues(context, {
-    place: 'inner-proud', part, unit: 'mm', low: size.innerProudMm, high: null, settle: 'settle.open-measure',
-  }); // prettier-ignore
+  return judgeValues(context, valueTaskOf(context, 'inner-proud')!);
 }

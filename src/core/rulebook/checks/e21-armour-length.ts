@@ -1,5 +1,6 @@
 import { unread, type Check } from '../check';
 import { judgeValues } from '../judge-value';
+import { valueTaskOf } from '../value-task';
 
 /** Armour left standing for the clamp, against the sheet. */
 export const e21: Check = {
@@ -16,9 +17,6 @@ export const e21: Check = {
     if (!size.armourLengthMm) {
       return [unread('e21.no-length', { size: size.size, sheet: certificate.sheet.number }, 'settle.sheet')];
     }
-    const [low, high] = size.armourLengthMm;
-    return judgeValues(context, {
-      place: 'armour-length', part: 'Armour exposed', unit: 'mm', low, high, settle: 'settle.open-measure',
-    }); // prettier-ignore
+    return judgeValues(context, valueTaskOf(context, 'armour-length')!);
   },
 };

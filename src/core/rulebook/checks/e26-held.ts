@@ -1,8 +1,8 @@
 import { asksFor } from '../grades';
 import { unread, type Check } from '../check';
 import { judgeValues } from '../judge-value';
-import { SUPPORT_WITHIN_MM } from '../limits';
 import { judgeLook } from '../look';
+import { valueTaskOf } from '../value-task';
 
 /** The cable is held near the gland, bent no tighter than it may and does not pull; clamped where the gland does not hold it. */
 export const e26: Check = {
@@ -18,10 +18,7 @@ export const e26: Check = {
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
     // The distance asks for a rule, which a look from below does not have.
     if (!certificate.reducedRetention || !asksFor(grade, 'close')) return [look];
-    const part = 'Gland to cable clamp';
-    const distance = judgeValues(context, {
-      place: 'support-distance', part, unit: 'mm', low: null, high: SUPPORT_WITHIN_MM, settle: 'settle.support',
-    }); // prettier-ignore
+    const distance = judgeValues(context, valueTaskOf(context, 'support-distance')!);
     return [...distance, look];
   },
 };

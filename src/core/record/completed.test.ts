@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import { recordsWith } from '../rulebook/sound-entry.test.data';
+import { completed } from './completed';
+
+const without = (record: object, ...keys: string[]) =>
+  Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
+
+describe('a record of an earlier day', () => {
+  const slice = recordsWith();
+  it.each([
+    ['site', 's', ['scheme', 'barrierSchool'], { scheme: 'zones', barrierSchool: '2013' }],
+    ['area', 'a', ['division', 'weather'], { division: null, weather: null }],
+    ['enclosure', 'b', ['unused', 'material'], { unused: null, material: null }],
+    ['cable', 'k', ['filling', 'breathing'], { filling: null, breathing: null }],
+    ['entry', 'e', ['adaptors'], { adaptors: null }],
+  ] as const)(
+    '%s gets what it was written without, as "not recorded" or what everything was',
+    (table, id, keys, wanted) => {
+      const whole = slice.get(table, id)!;
+      expect(completed(table, without(whole, ...keys))).toMatchObject(wanted);
+      expect(completed(table, whole)).toBe(whole);
+    },
+  );
+
+  it('a certificate gets them in its sheet and every size too, and keeps what it has', () => {
+    const certificate = slice.get('certificate', 'q')!;
+    const { sheet, ...rest } = certificate;
+    const sizes = sheet.sizes.map((size) => without(size, 'backNut', 'pot'));
+    const old = { ...without(rest, 'divisions'), sheet: { ...without(sheet, 'compound'), sizes } };
+    const whole = completed('certificate', old) as unknown as typeof certificate;
+    expect(whole.divisions).toEqual([]);
+    expect(whole.sheet.compound).toBeNull();
+    expect(whole.sheet.sizes[0]).toMatchObject({ backNut: null, pot: null, size: 'S3', innerProudMm: 5 });
+    expect(completed('certificate', certificate)).toBe(certificate);
+  });
+});
