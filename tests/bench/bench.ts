@@ -22,7 +22,8 @@ function judgements(app: ReturnType<typeof openApp>): void {
     return dossierOf(app.store.records, id, currentRound(app.store.records, id, 'marrowick'))!;
   });
   const runs = 400;
-  for (const dossier of dossiers) judge(dossier, 'detailed', '');
+  // The engine compiles the rules while they run; what is measured is the speed that a site's refresh reaches.
+  for (let i = 0; i < 200; i++) for (const dossier of dossiers) judge(dossier, 'detailed', '');
   const start = performance.now();
   for (let i = 0; i < runs; i++) for (const dossier of dossiers) judge(dossier, 'detailed', '');
   const ms = performance.now() - start;

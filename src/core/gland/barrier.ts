@@ -117,6 +117,13 @@ export const barrierAnswers = (edition: BarrierEdition, facts: BarrierFacts): Ba
  * @see IEC 60079-14:2013, 10.6.2; IEC 60079-14:2007, 10.4.2
  */
 export function decideBarrier(edition: BarrierEdition, facts: BarrierFacts): BarrierDecision {
-  const { path, barrierRequired } = barrierPath(edition, barrierAnswers(edition, facts));
-  return { barrierRequired: barrierRequired!, path };
+  const path: BarrierDecision['path'] = [];
+  for (const { question, ask, yes, no } of RULES[edition]) {
+    if (question === 'breathing-test' && facts.classA) continue;
+    const answer = ask(facts);
+    path.push({ question, answer });
+    const next = answer ? yes : no;
+    if (next !== 'next') return { path, barrierRequired: next };
+  }
+  throw new Error('The barrier rule ended without an answer.');
 }

@@ -4,6 +4,7 @@ import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { lookOf, placeOf } from './kinds';
 import { conditionLook, conditionNumber } from './kinds/looks';
+import { DIAMETERS } from './kinds/places';
 import { canonicalHash } from './seal';
 import type { Slice } from './slice';
 import type { LookQuestion } from './kinds';
@@ -22,6 +23,9 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
       'instrument',
       `${place.title} is measured with: ${place.instruments.join(', ')}.`,
     );
+  }
+  if (DIAMETERS.has(place.id) && payload.value <= 0) {
+    throw new Refusal('invalid', 'value', `${place.title} is above 0. Read it again.`);
   }
   const { at, site } = draft.command;
   const fault = faultOf(instrument, payload.value, at);

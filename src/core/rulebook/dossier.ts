@@ -69,6 +69,8 @@ export interface Context extends Dossier {
   grade: Grade;
   /** Time of judging, ISO 8601. */
   at: string;
+  /** Diameters that this judgement has worked out already: several checks ask for the same. */
+  diameters: Map<ReadingGroup, Diameter>;
 }
 
 /** The round that an entry is judged in: the newest one that it belongs to; null before the first. */
@@ -231,7 +233,14 @@ export const groupsOf = (dossier: Dossier, place: string): readonly ReadingGroup
   dossier.groups.get(place) ?? NO_GROUPS;
 
 /** Diameter of a group; a soft sheath takes the instrument's repeatability for soft sheaths. */
-export function diameterOf(dossier: Dossier, group: ReadingGroup, soft: boolean): Diameter {
+export function diameterOf(dossier: Dossier | Context, group: ReadingGroup, soft: boolean): Diameter {
+  if (!('diameters' in dossier)) return workOut(dossier, group, soft);
+  let known = dossier.diameters.get(group);
+  if (!known) dossier.diameters.set(group, (known = workOut(dossier, group, soft)));
+  return known;
+}
+
+function workOut(dossier: Dossier, group: ReadingGroup, soft: boolean): Diameter {
   const { instrument, method } = group;
   return diameter(
     method ?? 'caliper',
@@ -253,8 +262,10 @@ export function singleUncertainty({
   resolution,
   repeatability,
 }: Instrument): number {
-  const u = Math.hypot(expandedUncertainty / coverageFactor, resolution / Math.sqrt(12), repeatability ?? 0);
-  return 2 * u;
+  // Squared by hand: every reading asks for it, and hypot is many times dearer.
+  const uCal = expandedUncertainty / coverageFactor;
+  const uRep = repeatability ?? 0;
+  return 2 * Math.sqrt(uCal * uCal + (resolution * resolution) / 12 + uRep * uRep);
 }
 
 /** Whether the enclosure is flameproof: the consequence of a bad joint is then the highest. */

@@ -33,7 +33,8 @@ export function gapScale(dossier: Dossier): GapScale | null {
   const { meanMm, expandedUncertaintyMm } = diameterOf(dossier, best, dossier.cable?.coldFlow ?? false);
   try {
     const nut = gapFor(sheet, meanMm);
-    const bandMm = Math.hypot(sheet.toleranceMm, nut.gapPerMmCable * expandedUncertaintyMm);
+    const fromCable = nut.gapPerMmCable * expandedUncertaintyMm;
+    const bandMm = Math.sqrt(sheet.toleranceMm * sheet.toleranceMm + fromCable * fromCable);
     return {
       cableMm: meanMm,
       cableUncertaintyMm: expandedUncertaintyMm,

@@ -1,5 +1,6 @@
-import { GRADES, type Grade } from '../record/types';
+import type { Grade } from '../record/types';
 
 /** Whether a check of one grade is asked at another: visual ⊂ close ⊂ detailed. */
-export const asksFor = (grade: Grade, check: Grade): boolean =>
-  GRADES.indexOf(check) <= GRADES.indexOf(grade);
+export const asksFor = (grade: Grade, check: Grade): boolean => RANK[check] <= RANK[grade];
+
+const RANK: Record<Grade, number> = { visual: 0, close: 1, detailed: 2 };

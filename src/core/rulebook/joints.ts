@@ -1,11 +1,11 @@
-import { jointTitle } from '../record/kinds/places';
+import { jointAnswer, jointTitle } from '../record/kinds/places';
 import type { Joint } from '../record/types';
 import { notApplicable, unread } from './check';
 import { kindOf, type Context } from './dossier';
 import type { Aspect } from './finding';
 import { judgeValues } from './judge-value';
 import { judgeLook } from './look';
-import { valueTaskOf } from './value-task';
+import { taskOfJoint } from './value-task';
 
 /**
  * Joints of an entry, each by the school that its sheet names: turns, faces, gap, torque or grip.
@@ -16,28 +16,33 @@ export function judgeJoints(context: Context, which: readonly Joint['joint'][]):
   const { certificate } = context;
   if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
   const { joints } = kindOf(context);
-  const asked = which.filter((joint) => joints.includes(joint));
-  return asked.flatMap((id) => {
-    const joint = certificate.sheet.joints.find((one) => one.joint === id);
-    const facts = { part: jointTitle(id), sheet: certificate.sheet.number };
-    if (joint) return judgeJoint(context, joint);
-    // A size without an inner seal has no such joint.
-    if (id === 'inner-seal' && context.size && !context.size.inner) {
-      return [notApplicable('e12.no-seal', { size: context.size.size, sheet: certificate.sheet.number })];
-    }
-    return [unread('joint.no-school', facts, 'settle.sheet')];
-  });
+  const { sheet } = certificate;
+  const aspects: Aspect[] = [];
+  for (const id of which) {
+    if (!joints.includes(id)) continue;
+    const joint = sheet.joints.find((one) => one.joint === id);
+    if (joint) aspects.push(...judgeJoint(context, joint));
+    else aspects.push(withoutSchool(context, id, sheet.number));
+  }
+  return aspects;
 }
 
-function judgeJoint(context: Context, { joint, school, range }: Joint): Aspect[] {
-  const part = jointTitle(joint);
-  if (school === 'faces' || school === 'grip') return [judgeLook(context, `${school}-${joint}`)];
+function withoutSchool({ size }: Context, id: Joint['joint'], sheet: string): Aspect {
+  // A size without an inner seal has no such joint.
+  if (id === 'inner-seal' && size && !size.inner)
+    return notApplicable('e12.no-seal', { size: size.size, sheet });
+  return unread('joint.no-school', { part: jointTitle(id), sheet }, 'settle.sheet');
+}
+
+function judgeJoint(context: Context, joint: Joint): Aspect[] {
+  const { school, range } = joint;
+  const part = jointTitle(joint.joint);
+  if (school === 'faces' || school === 'grip') return [judgeLook(context, jointAnswer(joint.joint, school))];
   // The gap has a check of its own, which holds it against the scale.
   if (school === 'gap') return [notApplicable('joint.by-gap', { part })];
   if (range === null) {
-    return [
-      unread('joint.no-limits', { part, school, sheet: context.certificate!.sheet.number }, 'settle.sheet'),
-    ];
+    const sheet = context.certificate!.sheet.number;
+    return [unread('joint.no-limits', { part, school, sheet }, 'settle.sheet')];
   }
-  return judgeValues(context, valueTaskOf(context, `${school}-${joint}`)!);
+  return judgeValues(context, taskOfJoint(joint)!);
 }

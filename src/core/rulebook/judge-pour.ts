@@ -15,23 +15,30 @@ export interface PourClocks {
   energiseAt: string;
 }
 
+/** The same in ms since 1970; null without a temperature. */
+function momentsOf(compound: CompoundData, { temperatureC, lowestC, mixedAt, packedAt }: Pour) {
+  if (temperatureC === null) return null;
+  const coldestC = Math.min(temperatureC, lowestC ?? temperatureC);
+  const factor = compoundTimes(compound, coldestC).cureHours / compound.cureHours;
+  const packed = Date.parse(packedAt);
+  return {
+    stiff: Date.parse(mixedAt) + compoundTimes(compound, temperatureC).workingMinutes * MINUTE_MS,
+    look: packed + compound.cureHours * factor * HOUR_MS,
+    energise: packed + compound.energiseHours * factor * HOUR_MS,
+  };
+}
+
+const iso = (ms: number): string => new Date(ms).toISOString();
+
 /**
  * The clocks of a pour, by the temperatures that were recorded: working life from mixing on the temperature
  * then, cure from packing on the lowest since. Null without a temperature.
  */
 export function clocksOf(compound: CompoundData, pour: Pour): PourClocks | null {
-  const { temperatureC, lowestC, mixedAt, packedAt } = pour;
-  if (temperatureC === null) return null;
-  const coldestC = Math.min(temperatureC, lowestC ?? temperatureC);
-  const { workingMinutes } = compoundTimes(compound, temperatureC);
-  const look = compoundTimes(compound, coldestC).cureHours;
-  const energise = compoundTimes({ ...compound, cureHours: compound.energiseHours }, coldestC).cureHours;
-  const after = (from: string, ms: number) => new Date(Date.parse(from) + ms).toISOString();
-  return {
-    stiffAt: after(mixedAt, workingMinutes * MINUTE_MS),
-    lookAt: after(packedAt, look * HOUR_MS),
-    energiseAt: after(packedAt, energise * HOUR_MS),
-  };
+  const moments = momentsOf(compound, pour);
+  return (
+    moments && { stiffAt: iso(moments.stiff), lookAt: iso(moments.look), energiseAt: iso(moments.energise) }
+  );
 }
 
 /** Batch, expiry, ratio, temperature and working life of every pour, and the cure of the newest. */
@@ -57,14 +64,14 @@ function judgeMixing(compound: CompoundData, pour: Pour): Aspect[] {
   if (ratioKept === null)
     aspects.push(unread('pour.ratio-unknown', { ...facts, ratio: compound.ratio }, 'settle.pour'));
   else if (!ratioKept) aspects.push(fails('pour.ratio', { ...facts, ratio: compound.ratio }));
-  const clocks = clocksOf(compound, pour);
-  if (!clocks || temperatureC === null) {
+  const moments = momentsOf(compound, pour);
+  if (!moments || temperatureC === null) {
     return [...aspects, unread('pour.no-temperature', facts, 'settle.pour')];
   }
   if (below(temperatureC, compound.minimumC)) {
     aspects.push(fails('pour.too-cold', { ...facts, minimumC: compound.minimumC }));
   }
-  const workingMin = (Date.parse(clocks.stiffAt) - Date.parse(mixedAt)) / MINUTE_MS;
+  const workingMin = (moments.stiff - Date.parse(mixedAt)) / MINUTE_MS;
   const tookMin = (Date.parse(packedAt) - Date.parse(mixedAt)) / MINUTE_MS;
   const times = { ...facts, workingMin, tookMin };
   aspects.push(atMost(tookMin, workingMin) ? conforms('pour.in-time', times) : fails('pour.too-late', times));
@@ -73,19 +80,19 @@ function judgeMixing(compound: CompoundData, pour: Pour): Aspect[] {
 
 /** Looked at before the cure is a look at soft compound; nobody has looked before the time is up. */
 function judgeCure({ at }: Context, compound: CompoundData, pour: Pour): Aspect {
-  const clocks = clocksOf(compound, pour);
-  const facts = { name: compound.name, lookAt: clocks?.lookAt ?? '', lowestC: pour.lowestC };
-  if (!clocks) return unread('pour.no-temperature', facts, 'settle.pour');
+  const moments = momentsOf(compound, pour);
+  const facts = { name: compound.name, lookAt: moments ? iso(moments.look) : '', lowestC: pour.lowestC };
+  if (!moments) return unread('pour.no-temperature', facts, 'settle.pour');
   if (pour.lowestC === null) return unread('pour.no-lowest', facts, 'settle.lowest');
   if (below(pour.lowestC, compound.minimumC)) {
     return unread('pour.cure-stopped', { ...facts, minimumC: compound.minimumC }, 'settle.warm');
   }
   if (pour.lookedAt === null) {
-    const curing = at !== '' && at < clocks.lookAt;
+    const curing = at !== '' && Date.parse(at) < moments.look;
     return unread(curing ? 'pour.curing' : 'pour.not-looked', facts, 'settle.look-after-cure');
   }
   const seen = { ...facts, lookedAt: pour.lookedAt };
-  return Date.parse(pour.lookedAt) < Date.parse(clocks.lookAt)
+  return Date.parse(pour.lookedAt) < moments.look
     ? fails('pour.looked-too-early', seen)
     : conforms('pour.cured', seen);
 }

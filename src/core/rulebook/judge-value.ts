@@ -34,24 +34,35 @@ function judgeGroup({ site }: Context, task: ValueTask, group: ReadingGroup): As
   const { part, unit, low, high } = task;
   const fault = faultOfGroup(part, group);
   if (fault) return fault;
-  const values = group.readings.map(({ value }) => value);
-  const least = Math.min(...values);
-  const most = Math.max(...values);
+  let least = Infinity;
+  let most = -Infinity;
+  for (const { value } of group.readings) {
+    if (value < least) least = value;
+    if (value > most) most = value;
+  }
   const uncertainty = singleUncertainty(group.instrument);
   const benefit = site.acceptance === 'guarded-reject' ? uncertainty : 0;
   const guard = site.acceptance === 'guarded' ? uncertainty : 0;
-  const facts: Facts = { part, unit, low, high, uncertainty, value: least };
+  const facts = (value: number, excess: number): Facts => ({
+    part,
+    unit,
+    low,
+    high,
+    uncertainty,
+    value,
+    excess,
+  });
   const inMm = (margin: number) => (unit === 'mm' ? margin : null);
   if (low !== null && below(least, low - benefit)) {
-    return fails('value.under', { ...facts, excess: low - least }, inMm(least - low));
+    return fails('value.under', facts(least, low - least), inMm(least - low));
   }
   if (high !== null && below(high + benefit, most)) {
-    return fails('value.over', { ...facts, value: most, excess: most - high }, inMm(high - most));
+    return fails('value.over', facts(most, most - high), inMm(high - most));
   }
   const lowMargin = low === null ? Infinity : least - low;
   const highMargin = high === null ? Infinity : high - most;
   const margin = Math.min(lowMargin, highMargin);
-  const value = highMargin < lowMargin ? most : least;
-  if (atMost(guard, margin)) return conforms('value.inside', { ...facts, value }, inMm(margin));
-  return marginal('value.close', { ...facts, value }, 'settle.value-finer', inMm(margin));
+  const found = facts(highMargin < lowMargin ? most : least, 0);
+  if (atMost(guard, margin)) return conforms('value.inside', found, inMm(margin));
+  return marginal('value.close', found, 'settle.value-finer', inMm(margin));
 }

@@ -1,3 +1,4 @@
+import type { KindId } from '../record/kind-ids';
 import { KINDS } from '../record/kinds';
 import type { EntryStatus, Grade } from '../record/types';
 import type { Check } from './check';
@@ -5,6 +6,14 @@ import type { Context, Dossier } from './dossier';
 import { countOutcomes, isWorse, stateOf, type Aspect, type Finding } from './finding';
 import { asksFor } from './grades';
 import { ruleOf } from './rules';
+
+/** Rules of a kind in the order of its checks, looked up once. */
+function rulesOf(kind: KindId): readonly Check[] {
+  let rules = RULES_OF.get(kind);
+  if (!rules) RULES_OF.set(kind, (rules = KINDS[kind].checks.flatMap((id) => ruleOf(id) ?? [])));
+  return rules;
+}
+const RULES_OF = new Map<KindId, readonly Check[]>();
 
 /**
  * Judges one entry: every check that its kind has and the grade calls for.
@@ -16,17 +25,18 @@ import { ruleOf } from './rules';
 export function judge(dossier: Dossier, grade: Grade, at: string): Finding[] {
   const context = contextOf(dossier, grade, at);
   const findings: Finding[] = [];
-  for (const id of KINDS[dossier.entry.kind].checks) {
-    const rule = ruleOf(id);
-    if (!rule) continue;
+  for (const rule of rulesOf(dossier.entry.kind)) {
     // What the closed entry hides is judged below its grade only where a sealed record speaks for it.
     if (asksFor(grade, rule.grade) || dossier.record) findings.push(findingOf(rule, context));
   }
   return findings;
 }
 
-/** Field by field, like the finding below: a spread would be the dearest step of a judgement. */
-const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
+/**
+ * What checks are run with: the dossier, the grade and the time.
+ * Field by field, like the finding below: a spread would be the dearest step of a judgement.
+ */
+export const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
   site: d.site,
   area: d.area,
   enclosure: d.enclosure,
@@ -47,11 +57,12 @@ const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
   references: d.references,
   grade,
   at,
+  diameters: new Map(),
 });
 
 /** Day of the sealed record that a check leans on; null when the round itself answers. */
 function recordOf({ place, grade }: Check, { record, recorded }: Context): string | null {
-  if (!record || recorded.size === 0) return null;
+  if (!record) return null;
   const leans = (place !== null && recorded.has(place)) || (grade === 'detailed' && place === null);
   return leans ? record.at : null;
 }
@@ -64,7 +75,12 @@ const isOpen = ({ outcome }: Aspect): boolean => outcome !== 'conforms' && outco
 function findingOf(rule: Check, context: Context): Finding {
   const aspects = rule.run(context);
   let worst: Aspect = aspects[0]!;
-  for (const aspect of aspects) if (isWorse(aspect.outcome, worst.outcome)) worst = aspect;
+  let open = 0;
+  for (let i = 0; i < aspects.length; i++) {
+    const aspect = aspects[i]!;
+    if (isWorse(aspect.outcome, worst.outcome)) worst = aspect;
+    if (isOpen(aspect)) open++;
+  }
   // Field by field: a spread here costs more than the whole judgement.
   return {
     outcome: worst.outcome,
@@ -76,8 +92,8 @@ function findingOf(rule: Check, context: Context): Finding {
     place: rule.place,
     consequence: rule.consequence(context),
     hazard: rule.hazard,
-    record: recordOf(rule, context),
-    also: aspects.length === 1 ? NONE : aspects.filter((aspect) => aspect !== worst && isOpen(aspect)),
+    record: context.recorded.size === 0 ? null : recordOf(rule, context),
+    also: open <= 1 ? NONE : aspects.filter((aspect) => aspect !== worst && isOpen(aspect)),
   };
 }
 

@@ -1,4 +1,5 @@
-import { jointPlace, jointTitle } from '../record/kinds/places';
+import { jointAnswer, jointTitle } from '../record/kinds/places';
+import type { Joint } from '../record/types';
 import type { Dossier } from './dossier';
 import { SUPPORT_WITHIN_MM } from './limits';
 import type { ValueTask } from './judge-value';
@@ -30,12 +31,23 @@ export function valueTaskOf({ size, certificate }: Dossier, place: string): Valu
   }
 }
 
-/** Turns or torque of a joint whose school gives limits. */
+/** Turns or torque of a joint whose school gives limits; null for one that is looked at or closed by its gap. */
 function jointTask(certificate: Dossier['certificate'], place: string): ValueTask | null {
   const joint = certificate?.sheet.joints.find((one) => place === `${one.school}-${one.joint}`);
-  const measured = joint && jointPlace(joint.joint, joint.school);
-  if (!joint?.range || !measured) return null;
-  const [low, high] = joint.range;
-  const unit = measured.unit === 'turns' ? 'turns' : 'N·m';
-  return { place, part: jointTitle(joint.joint), unit, low, high, settle: `settle.${joint.school}` };
+  return joint ? taskOfJoint(joint) : null;
+}
+
+/** What a joint's turns or torque are held against; null for another school, or without limits. */
+export function taskOfJoint({ joint, school, range }: Joint): ValueTask | null {
+  if (range === null || (school !== 'turns' && school !== 'torque')) return null;
+  const unit = school === 'turns' ? 'turns' : 'N·m';
+  const settle = school === 'turns' ? 'settle.turns' : 'settle.torque';
+  return {
+    place: jointAnswer(joint, school),
+    part: jointTitle(joint),
+    unit,
+    low: range[0],
+    high: range[1],
+    settle,
+  };
 }

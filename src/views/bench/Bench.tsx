@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { now } from '../../client/clock';
 import { KINDS } from '../../core/record/kinds';
 import { GRADES, type Grade, type Id, type Instrument } from '../../core/record/types';
@@ -7,7 +7,7 @@ import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
 import { currentRound, dossierOf, type Context } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/rulebook/finding';
 import { asksFor } from '../../core/rulebook/grades';
-import { judge } from '../../core/rulebook/judge';
+import { contextOf, judge } from '../../core/rulebook/judge';
 import { ruleOf } from '../../core/rulebook/rules';
 import { NumberPad } from '../../ui/NumberPad';
 import type { KeyBinding } from '../../ui/keys';
@@ -19,7 +19,7 @@ import { CaliperPanel } from './CaliperPanel';
 import { nominalOf, pieceOf } from './piece';
 import { PourPanel } from './PourPanel';
 import { JudgementColumn } from './JudgementColumn';
-import { LookCard } from './LookCard';
+import { LookCard, type LookAnswerGiven } from './LookCard';
 import { NoEntry, NoRound } from './NoEntry';
 import { PlaceCard } from './PlaceCard';
 import { inOrder, nextPlace, placeView } from './place-view';
@@ -75,7 +75,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const [chosenInstrument, setInstrument] = useState<Record<string, Id>>({});
   const input = useRef<HTMLInputElement>(null);
 
-  const context: Context | null = dossier && { ...dossier, grade: asked, at: now() };
+  const context: Context | null = dossier && contextOf(dossier, asked, now());
   const findings = dossier ? judge(dossier, asked, now()) : [];
   const kind = dossier && KINDS[dossier.entry.kind];
   const views =
@@ -173,6 +173,13 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
       say('The inspection is sealed.');
   };
 
+  const roundId = round?.id ?? '';
+  const answer = useCallback(
+    (look: string, given: LookAnswerGiven) =>
+      void give('look.answer', { id: device.id(), entry: entry ?? '', round: roundId, look, ...given }),
+    [entry, roundId],
+  );
+
   const typing = (key: string): KeyBinding => ({
     key,
     title: '',
@@ -248,15 +255,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                       given={dossier.looks.get(look.id)}
                       recorded={dossier.recorded.has(look.id)}
                       sealed={sealed}
-                      onAnswer={(given) =>
-                        give('look.answer', {
-                          id: device.id(),
-                          entry,
-                          round: round.id,
-                          look: look.id,
-                          ...given,
-                        })
-                      }
+                      onAnswer={answer}
                     />
                   ))}
               </div>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { LookQuestion } from '../../core/record/kinds';
 import { conditionNumber } from '../../core/record/kinds/looks';
 import type { Id, Look } from '../../core/record/types';
@@ -23,11 +23,18 @@ interface Props {
   /** The answer comes from the sealed as-left record, not from this round. */
   recorded: boolean;
   sealed: boolean;
-  onAnswer: (given: LookAnswerGiven) => void;
+  onAnswer: (look: string, given: LookAnswerGiven) => void;
 }
 
 /** A question that is answered by looking: right and wrong drawn, the answer, a photo and a note. */
-export function LookCard({ look, given, recorded, sealed, onAnswer }: Props) {
+export const LookCard = memo(function LookCard({
+  look,
+  given,
+  recorded,
+  sealed,
+  onAnswer: answerWith,
+}: Props) {
+  const onAnswer = (next: LookAnswerGiven) => answerWith(look.id, next);
   const [open, setOpen] = useState(false);
   const pictures = open ? lookPictures(look.id) : null;
   const hasPictures = conditionNumber(look.id) === null;
@@ -86,6 +93,18 @@ export function LookCard({ look, given, recorded, sealed, onAnswer }: Props) {
       </div>
       {own?.photo && <PhotoRow photos={[own.photo]} />}
     </fieldset>
+  );
+}, isSame);
+
+/** Two dozen of these stand on the bench; a reading of something else leaves them as they are. */
+function isSame(a: Props, b: Props): boolean {
+  return (
+    a.look.id === b.look.id &&
+    a.look.question === b.look.question &&
+    a.given === b.given &&
+    a.recorded === b.recorded &&
+    a.sealed === b.sealed &&
+    a.onAnswer === b.onAnswer
   );
 }
 

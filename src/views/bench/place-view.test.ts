@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { KINDS } from '../../core/record/kinds';
 import { dossierWith, SOUND_GAP_MM, type Change } from '../../core/rulebook/sound-entry.test.data';
-import { judge } from '../../core/rulebook/judge';
+import { contextOf, judge } from '../../core/rulebook/judge';
 import { nextPlace, partState, placeView } from './place-view';
 
 const kind = KINDS['gland-double-seal'];
 const view = (place: string, change: Change = {}) => {
   const dossier = dossierWith(change);
-  const context = { ...dossier, grade: 'detailed' as const, at: '' };
+  const context = contextOf(dossier, 'detailed', '');
   return placeView(
     context,
     kind.places.find(({ id }) => id === place)!,

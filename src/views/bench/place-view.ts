@@ -5,6 +5,7 @@ import { isWorse, type Aspect, type Finding } from '../../core/rulebook/finding'
 import { judgeValues } from '../../core/rulebook/judge-value';
 import { valueTaskOf } from '../../core/rulebook/value-task';
 import type { Place } from '../../core/record/kinds';
+import { DIAMETERS } from '../../core/record/kinds/places';
 import type { Reading } from '../../core/record/types';
 import type { PartState } from '../../drawing/shapes';
 import { glyphOfFinding } from '../../ui/glyph-state';
@@ -30,8 +31,6 @@ const WORD: Record<GlyphState, string> = {
   na: 'No limit on file',
 };
 
-/** Places whose readings make a diameter. */
-const DIAMETERS: ReadonlySet<string> = new Set(['outer-sheath', 'inner-sheath', 'over-cores', 'armour']);
 /** Places that hang from the drawing come first, from the box outwards; then the others, as the kind lists them. */
 const FIRST = ['inner-sheath', 'over-cores', 'armour', 'outer-sheath'];
 

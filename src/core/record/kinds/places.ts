@@ -1,4 +1,12 @@
-import type { Grade, InstrumentKind, JointId, School, Unit } from '../types';
+import {
+  JOINTS,
+  SCHOOLS,
+  type Grade,
+  type InstrumentKind,
+  type JointId,
+  type School,
+  type Unit,
+} from '../types';
 
 /** A place of an entry that is measured; the drawing's hit areas carry its id. */
 export interface Place {
@@ -148,6 +156,14 @@ export const BOND = place(
   'ohm',
 );
 
+/** Places whose readings make a diameter. */
+export const DIAMETERS: ReadonlySet<string> = new Set([
+  'outer-sheath',
+  'inner-sheath',
+  'over-cores',
+  'armour',
+]);
+
 const JOINT_TITLE: Record<JointId, string> = {
   entry: 'Gland into the wall',
   clamp: 'Armour clamp',
@@ -159,6 +175,13 @@ const JOINT_TITLE: Record<JointId, string> = {
 
 /** What a joint is called. */
 export const jointTitle = (joint: JointId): string => JOINT_TITLE[joint];
+
+/** Id of the place or look at which a joint is answered, by its school. */
+export const jointAnswer = (joint: JointId, school: School): string => ANSWERS[school][joint];
+
+const ANSWERS = Object.fromEntries(
+  SCHOOLS.map((school) => [school, Object.fromEntries(JOINTS.map((joint) => [joint, `${school}-${joint}`]))]),
+) as Record<School, Record<JointId, string>>;
 
 /** Joints that close what nobody sees afterwards. */
 const HIDDEN: ReadonlySet<JointId> = new Set(['clamp', 'inner-seal', 'pot']);

@@ -62,13 +62,21 @@ function byPath(context: Context, fitted: boolean): Aspect {
   const { barrierRequired, path } = decideBarrier(edition, asked);
   const facts = {
     edition,
-    path: path.map(({ question, answer }) => `${QUESTION[question]}: ${answer ? 'yes' : 'no'}`).join(', '),
+    path: said(path),
     tag: enclosure.tag,
     lengthM: asked.lengthM,
     volumeDm3: asked.volumeDm3,
   };
   if (!barrierRequired) return conforms(fitted ? 'e15.fitted-anyway' : 'e15.none-needed', facts);
   return fitted ? conforms('e15.fitted', facts) : fails('e15.missing', facts);
+}
+
+function said(path: readonly { question: BarrierQuestion; answer: boolean }[]): string {
+  let words = '';
+  for (const { question, answer } of path) {
+    words += `${words ? ', ' : ''}${QUESTION[question]}: ${answer ? 'yes' : 'no'}`;
+  }
+  return words;
 }
 
 /** A question of the barrier path in a few words. */

@@ -1,7 +1,9 @@
 import { backNutState } from '../back-nut-state';
 import { conforms, fails, marginal, notApplicable, unread, type Check } from '../check';
-import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
+import { SLACK } from '../../quantity/compare';
+import { groupsOf, singleUncertainty, type ReadingGroup } from '../dossier';
 import type { Aspect, Facts } from '../finding';
+import type { GapScale } from '../gap-scale';
 import { faultOfGroup } from '../judge-value';
 
 /** The gap under the back nut against the scale that follows from the cable's diameter. */
@@ -27,32 +29,54 @@ export const e19: Check = {
     if (state.is === 'unmeasured') return [unread('e19.no-cable', {}, 'settle.take-three')];
     if (state.is === 'impossible')
       return [fails('e19.impossible', { cableMm: state.cableMm, why: state.why })];
-    const { nut, cableMm, bandMm } = state.scale;
-    const allowedPct = context.cable?.coldFlow ? size.backNut.indentPct / 2 : size.backNut.indentPct;
-    const facts: Facts = {
-      cableMm, bandMm, gapMm: nut.gapMm, turns: size.backNut.turns, indentPct: nut.indentPct, allowedPct,
-    }; // prettier-ignore
-    if (nut.bottoms) return [fails('e19.bottoms', facts, nut.gapMm)];
-    const indent = nut.indentPct > allowedPct + 1e-9 ? [fails('e19.indent', facts)] : [];
+    const { indentPct: sheetPct, turns } = size.backNut;
+    const allowedPct = context.cable?.coldFlow ? sheetPct / 2 : sheetPct;
+    const scale: Scale = { of: state.scale, turns, allowedPct };
+    const { nut } = state.scale;
+    if (nut.bottoms) return [fails('e19.bottoms', factsOf(scale, 0, 0), nut.gapMm)];
     const groups = groupsOf(context, 'back-nut-gap');
-    if (groups.length === 0) return [unread('e19.not-measured', facts, 'settle.gap'), ...indent];
-    return [...groups.map((group) => judgeGap(context, group, facts)), ...indent];
+    const aspects =
+      groups.length === 0
+        ? [unread('e19.not-measured', factsOf(scale, 0, 0), 'settle.gap')]
+        : groups.map((group) => judgeGap(group, scale));
+    if (nut.indentPct > scale.allowedPct + SLACK) aspects.push(fails('e19.indent', factsOf(scale, 0, 0)));
+    return aspects;
   },
 };
 
-function judgeGap(_context: Context, group: ReadingGroup, scale: Facts): Aspect {
+interface Scale {
+  of: GapScale;
+  turns: number;
+  allowedPct: number;
+}
+
+const factsOf = (
+  { of: { cableMm, bandMm, nut }, turns, allowedPct }: Scale,
+  foundMm: number,
+  uncertaintyMm: number,
+): Facts => ({
+  cableMm,
+  bandMm,
+  gapMm: nut.gapMm,
+  turns,
+  indentPct: nut.indentPct,
+  allowedPct,
+  foundMm,
+  uncertaintyMm,
+  offMm: foundMm - nut.gapMm,
+});
+
+function judgeGap(group: ReadingGroup, scale: Scale): Aspect {
   const fault = faultOfGroup('Back-nut gap', group);
   if (fault) return fault;
-  const values = group.readings.map(({ value }) => value);
-  const foundMm = Math.min(...values);
+  // The narrowest place is what was asked for.
+  let foundMm = Infinity;
+  for (const { value } of group.readings) if (value < foundMm) foundMm = value;
   const uncertaintyMm = singleUncertainty(group.instrument);
-  const offMm = foundMm - Number(scale.gapMm);
-  const bandMm = Number(scale.bandMm);
-  const facts = { ...scale, foundMm, uncertaintyMm, offMm };
-  const margin = bandMm - Math.abs(offMm);
-  if (Math.abs(offMm) > bandMm + uncertaintyMm + 1e-9) {
-    return fails(offMm > 0 ? 'e19.wide' : 'e19.narrow', facts, margin);
-  }
-  if (margin < -1e-9) return marginal('e19.close', facts, 'settle.gap-again', margin);
+  const offMm = foundMm - scale.of.nut.gapMm;
+  const facts = factsOf(scale, foundMm, uncertaintyMm);
+  const margin = scale.of.bandMm - Math.abs(offMm);
+  if (margin < -uncertaintyMm - SLACK) return fails(offMm > 0 ? 'e19.wide' : 'e19.narrow', facts, margin);
+  if (margin < -SLACK) return marginal('e19.close', facts, 'settle.gap-again', margin);
   return conforms('e19.agrees', facts, margin);
 }
