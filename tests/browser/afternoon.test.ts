@@ -1,27 +1,18 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, ElementHandle } from 'puppeteer-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
+import type { ElementHandle } from 'puppeteer-core';
+import { expect, it } from 'vitest';
+import { clickText, openAs, openPage, waitForText } from './harness';
+import { withDemo } from './with-demo';
 
-let served: Served;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-beforeAll(async () => {
-  served = await serveDemo();
-  ({ browser, close: closeBrowser } = await openBrowser());
-});
-afterAll(async () => {
-  await closeBrowser();
-  await served.stop();
-});
+const demo = withDemo();
 
 /** One long sitting over many pages, as the responsible person spends it. */
 it('seals, assigns, proves, imports, and starts a new round, from page to page', async () => {
-  const { page, errors } = await openPage(browser);
+  const { page, errors } = await openPage(demo.browser);
   page.on('dialog', (dialog) => void dialog.accept());
-  await openAs(page, served, 'R. Tarn', '/bench/?entry=mb-jb-201-a&site=marrowick');
+  await openAs(page, demo.served, 'R. Tarn', '/bench/?entry=mb-jb-201-a&site=marrowick');
   await page.waitForSelector('.bench');
 
   await page.focus('#main');
@@ -51,14 +42,16 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await waitForText(page, '.toast', 'Undone');
 
   // A defect of the earlier round whose check conforms in the newer one.
-  await page.goto(`${served.address}/defects/?site=marrowick`);
+  await page.goto(`${demo.served.address}/defects/?site=marrowick`);
   await page.waitForSelector('.ledger');
   await clickText(page, '.line', 'JB-201, entry A');
   await clickText(page, '.detail button', 'Proven');
   await page.select('[aria-label="State"]', 'proven');
   await waitForText(page, '.line', 'Proven');
 
-  const site = (await (await fetch(`${served.address}/api/sites/marrowick/export/site.json`)).json()) as {
+  const site = (await (
+    await fetch(`${demo.served.address}/api/sites/marrowick/export/site.json`)
+  ).json()) as {
     certificate: Record<string, unknown>[];
   };
   const { id: _id, site: _site, ...certificate } = site.certificate[0]!;
@@ -70,7 +63,7 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
       certificate: { ...certificate, number: 'FRN 26.0002' },
     }),
   );
-  await page.goto(`${served.address}/dossier/?site=marrowick&table=files`);
+  await page.goto(`${demo.served.address}/dossier/?site=marrowick&table=files`);
   await page.waitForSelector('.import select');
   await page.select('.import select', 'certificate');
   const input = (await page.$('.import input[type="file"]')) as ElementHandle<HTMLInputElement>;
@@ -89,12 +82,12 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
 
   // Many pages later the server still answers: a page that was left holds no stream open.
   for (const path of ['/site/?site=oxgate', '/defects/?site=marrowick', '/site/?site=marrowick']) {
-    await page.goto(served.address + path);
+    await page.goto(demo.served.address + path);
     await page.waitForSelector('#main');
   }
-  await page.goto(`${served.address}/bench/?entry=mb-jb-201-a&site=marrowick`);
+  await page.goto(`${demo.served.address}/bench/?entry=mb-jb-201-a&site=marrowick`);
   await waitForText(page, '.judgement', 'nothing has been measured');
-  await page.goto(`${served.address}/dossier/?site=marrowick&table=round&record=mb-round-14`);
+  await page.goto(`${demo.served.address}/dossier/?site=marrowick&table=round&record=mb-round-14`);
   await waitForText(page, '.record-history', 'round.add');
   expect(await page.$('.notice')).toBeNull();
   expect(errors).toEqual([]);

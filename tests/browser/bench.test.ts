@@ -1,22 +1,13 @@
-import type { Browser, Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
+import { describe, expect, it } from 'vitest';
+import { clickText, openAs, openPage, serveDemo, waitForText } from './harness';
+import { withDemo } from './with-demo';
 
-let served: Served;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-beforeAll(async () => {
-  served = await serveDemo();
-  ({ browser, close: closeBrowser } = await openBrowser());
-});
-afterAll(async () => {
-  await closeBrowser();
-  await served.stop();
-});
+const demo = withDemo();
 
 /** Verdict of a check in the judgement column. */
 const outcome = (page: Page, check: string) =>
@@ -48,8 +39,8 @@ async function photoFile(): Promise<string> {
 
 describe('the bench', () => {
   it('walks to an entry, takes four readings, raises a defect with a photo, and finds it in the ledger and the export', async () => {
-    const { page, errors } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/site/');
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/site/');
     await page.type('[aria-label="Search entries"]', 'JB-204 entry D');
     await clickText(page, '.stops a', 'JB-204, entry D');
     await page.waitForSelector('.bench');
@@ -91,13 +82,13 @@ describe('the bench', () => {
     await page.waitForSelector('.detail .photos img');
     expect(await page.$eval('.detail', (e) => e.textContent)).toContain('0.42 mm too large');
 
-    const csv = await (await fetch(`${served.address}/api/sites/marrowick/export/defects.csv/`)).text();
+    const csv = await (await fetch(`${demo.served.address}/api/sites/marrowick/export/defects.csv/`)).text();
     const row = csv
       .split('\r\n')
       .find((line) => line.includes('JB-204') && line.includes('0.42 mm too large'));
     expect(row).toContain('Fit the next size up.');
     const findings = await (
-      await fetch(`${served.address}/api/sites/marrowick/export/findings.json/`)
+      await fetch(`${demo.served.address}/api/sites/marrowick/export/findings.json/`)
     ).text();
     expect(findings).toContain('0.42 mm too large');
     expect(errors).toEqual([]);
@@ -105,8 +96,8 @@ describe('the bench', () => {
   });
 
   it('does the same job by keyboard alone, readings straight from the caliper', async () => {
-    const { page, errors } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/site/');
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/site/');
     await page.keyboard.down('Control');
     await page.keyboard.press('k');
     await page.keyboard.up('Control');
@@ -161,8 +152,8 @@ describe('the bench', () => {
   });
 
   it('an instrument past its calibration does not send; what is typed from it is kept and marked', async () => {
-    const { page, errors } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-b&site=marrowick');
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/bench/?entry=mb-jb-204-b&site=marrowick');
     await page.waitForSelector('.bench');
     await clickText(page, '.place-head', 'Inner sheath');
     await page.select('[aria-label="Instrument"]', 'mb-caliper-03');
@@ -181,8 +172,8 @@ describe('the bench', () => {
   });
 
   it('typing nonsense says what to type and keeps nothing', async () => {
-    const { page } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-b&site=marrowick');
+    const { page } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/bench/?entry=mb-jb-204-b&site=marrowick');
     await page.waitForSelector('.typing input');
     const chips = (await page.$$('.chip:not(.next)')).length;
     for (const [text, said] of [
@@ -204,9 +195,9 @@ describe('the bench', () => {
 describe('several people', () => {
   it('see each other’s readings as they come, and both stay', async () => {
     const path = '/bench/?entry=mb-ty-3-d&site=marrowick';
-    const [a, b] = [await openPage(browser), await openPage(browser)];
-    await openAs(a.page, served, 'A. Vell', path);
-    await openAs(b.page, served, 'M. Okonjo', path);
+    const [a, b] = [await openPage(demo.browser), await openPage(demo.browser)];
+    await openAs(a.page, demo.served, 'A. Vell', path);
+    await openAs(b.page, demo.served, 'M. Okonjo', path);
     await b.page.waitForSelector('.bench');
     await clickText(a.page, '.place-head', 'Armour');
     await a.page.focus('#main');
@@ -224,7 +215,7 @@ describe('several people', () => {
 
   it('a page notices that another database answers, and shows that one', async () => {
     const first = await serveDemo();
-    const { page } = await openPage(browser);
+    const { page } = await openPage(demo.browser);
     await openAs(page, first, 'A. Vell', '/bench/?entry=mb-jb-204-d&site=marrowick');
     await page.waitForSelector('.bench');
     await clickText(page, '.place-head', 'Armour');
@@ -246,7 +237,7 @@ describe('several people', () => {
 describe('without the server', () => {
   it('readings are kept over a reload and sent when the server is back', async () => {
     let own = await serveDemo();
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage(demo.browser);
     const address = own.address;
     await openAs(page, own, 'M. Okonjo', '/bench/?entry=mb-ty-3-d&site=marrowick');
     await page.waitForSelector('.bench');

@@ -1,26 +1,21 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
+
+import { describe, expect, it } from 'vitest';
+import { clickText, openAs, openPage, waitForText } from './harness';
+import { withDemo } from './with-demo';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-let served: Served;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-beforeAll(async () => {
-  served = await serveDemo();
-  ({ browser, close: closeBrowser } = await openBrowser());
-});
-afterAll(async () => {
-  await closeBrowser();
-  await served.stop();
-});
+const demo = withDemo();
 
 const VIEWS: [path: string, ready: string][] = [
   ['/site/?site=marrowick', '.plan'],
   ['/bench/?entry=mb-jb-204-c&site=marrowick', '.bench'],
+  ['/bench/?entry=mb-ax-31-b&site=marrowick', '.bench-panel'],
+  ['/desk/?site=marrowick&tool=thread', '.desk-result'],
+  ['/desk/?site=marrowick&tool=breathing', 'canvas'],
+  ['/desk/?site=marrowick&tool=compound&entry=mb-ax-31-a', '.desk-result'],
   ['/defects/?site=marrowick', '.ledger'],
   ['/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];
@@ -29,9 +24,9 @@ describe('every view', () => {
   it.each(VIEWS)(
     '%s has no violation that axe finds, in each appearance and at tablet size',
     async (path, ready) => {
-      const { page, errors } = await openPage(browser);
+      const { page, errors } = await openPage(demo.browser);
       await page.setBypassCSP(true);
-      await openAs(page, served, 'A. Vell', path);
+      await openAs(page, demo.served, 'A. Vell', path);
       await page.waitForSelector(ready);
       const violations: string[] = [];
       for (const [appearance, width, height] of [
@@ -63,8 +58,8 @@ describe('every view', () => {
 
 describe('the dossier', () => {
   it('a site with an area, an enclosure, a cable, a certificate and an entry is made by hand, changed and undone', async () => {
-    const { page, errors } = await openPage(browser);
-    await openAs(page, served, 'R. Tarn', '/dossier/?new=site');
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'R. Tarn', '/dossier/?new=site');
     const fill = async (title: string, text: string) => {
       const input = await page.waitForFunction(
         // "Smallest cable#2" is the second field of that name.
@@ -162,8 +157,8 @@ describe('the dossier', () => {
   });
 
   it('a cable schedule is shown before it is taken in, with its faults row by row, and undone in one go', async () => {
-    const { page, errors } = await openPage(browser);
-    await openAs(page, served, 'R. Tarn', '/dossier/?site=oxgate&table=files');
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'R. Tarn', '/dossier/?site=oxgate&table=files');
     await page.waitForSelector('.import input[type="file"]');
     const head = 'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c';
     const upload = async (name: string, text: string) => {
@@ -200,8 +195,8 @@ describe('the dossier', () => {
   });
 
   it('both demo sites are kept apart', async () => {
-    const { page } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/site/?site=oxgate');
+    const { page } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/site/?site=oxgate');
     await waitForText(page, 'h1', 'Oxgate Malt');
     expect((await page.$$('.stops li')).length).toBe(4);
     expect(await page.$eval('.site', (e) => e.textContent)).not.toContain('JB-204');

@@ -1,18 +1,9 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText, type Served } from './harness';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { clickText, openAs, openPage, waitForText } from './harness';
+import { withDemo } from './with-demo';
 
-let served: Served;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-beforeAll(async () => {
-  served = await serveDemo();
-  ({ browser, close: closeBrowser } = await openBrowser());
-});
-afterAll(async () => {
-  await closeBrowser();
-  await served.stop();
-});
+const demo = withDemo();
 
 const count = async (page: Page, selector: string) => (await page.$$(selector)).length;
 const texts = (page: Page, selector: string) =>
@@ -20,8 +11,8 @@ const texts = (page: Page, selector: string) =>
 
 describe('the site view', () => {
   it('is searched, filtered by area and by state, on the plan and in the list alike', async () => {
-    const { page, errors } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/site/?site=marrowick');
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/site/?site=marrowick');
     await page.waitForSelector('.stops li a');
     const all = await count(page, '.stops li a');
     expect(await count(page, '.plan a')).toBe(all);
@@ -50,8 +41,8 @@ describe('the site view', () => {
 
 describe('the ledger', () => {
   it('stands by due date, and is filtered by state, level, owner and text', async () => {
-    const { page, errors } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/defects/?site=marrowick');
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/defects/?site=marrowick');
     await page.waitForSelector('.ledger');
     const dues = await texts(page, '.line b.figures');
     expect(dues.length).toBeGreaterThan(15);
@@ -83,9 +74,9 @@ describe('the ledger', () => {
 
 describe('the bench at tablet size', () => {
   it('takes a reading with the number pad, and strikes it out and back', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage(demo.browser);
     await page.setViewport({ width: 834, height: 1112 });
-    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-ty-3-d&site=marrowick');
+    await openAs(page, demo.served, 'A. Vell', '/bench/?entry=mb-ty-3-d&site=marrowick');
     await page.waitForSelector('.pad');
     await clickText(page, '.place-head', 'Outer sheath');
     const key = (name: string) => page.click(`.pad [aria-label="${name}"]`);
@@ -105,8 +96,8 @@ describe('the bench at tablet size', () => {
   });
 
   it('every target that a glove has to hit is at least 48 px high', async () => {
-    const { page } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-c&site=marrowick');
+    const { page } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/bench/?entry=mb-jb-204-c&site=marrowick');
     for (const [width, height] of [
       [1280, 800],
       [834, 1112],
@@ -128,8 +119,8 @@ describe('the bench at tablet size', () => {
   });
 
   it('the drawing is saved as an SVG file to scale', async () => {
-    const { page } = await openPage(browser);
-    await openAs(page, served, 'A. Vell', '/bench/?entry=mb-jb-204-c&site=marrowick');
+    const { page } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/bench/?entry=mb-jb-204-c&site=marrowick');
     await page.waitForSelector('.save-drawing');
     const svg = await page.evaluate(
       () =>

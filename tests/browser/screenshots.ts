@@ -4,6 +4,7 @@ import { openAs, openBrowser, openPage, serveDemo } from './harness';
 const VIEWS: [name: string, path: string, ready: string][] = [
   ['site', '/site/?site=marrowick', '.plan'],
   ['bench', '/bench/?entry=mb-jb-204-c&site=marrowick', '.bench'],
+  ['desk', '/desk/?site=marrowick&tool=back-nut&entry=mb-jb-201-a', '.desk-result'],
   ['defects', '/defects/?site=marrowick', '.ledger'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];

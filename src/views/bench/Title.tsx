@@ -17,7 +17,7 @@ export function Title({
   onGrade: (grade: Grade) => void;
   sealed: boolean;
 }) {
-  const { enclosure, entry, site, area, size, cable, certificate, round, record } = dossier;
+  const { enclosure, entry, site, area, size, cable, certificate, round, record, recorded } = dossier;
   const where = classified(site, area);
   const zone =
     where.is === 'unclassified'
@@ -35,7 +35,9 @@ export function Title({
         {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'},{' '}
         {certificate?.number ?? 'no certificate'}
         {sealed ? ', sealed' : ''}
-        {record ? `; what is closed is judged from the as-left record of ${day(record.at)}` : ''}
+        {record && recorded.size > 0
+          ? `; what is closed is judged from the as-left record of ${day(record.at)}`
+          : ''}
       </p>
       <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
         {GRADES.map((g) => (

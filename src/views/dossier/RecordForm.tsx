@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { parseLength } from '../../core/quantity/length';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
+import { SHIPPED } from '../../core/rulebook/references';
 import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
 import type { Field } from './fields';
 
@@ -294,6 +295,17 @@ function Input({ field, current, full, slice, site, onChange, onProblem, typed, 
         {field.nullable && <option value="">not recorded</option>}
         {field.options.map((option) => (
           <option key={option}>{option}</option>
+        ))}
+      </select>
+    );
+  }
+  if (field.type === 'reference-set') {
+    return (
+      <select value={String(current)} onChange={(event) => onChange(event.target.value)}>
+        {[...SHIPPED, ...slice.by('reference', 'site', site)].map(({ id, title }) => (
+          <option key={id} value={id}>
+            {title}
+          </option>
         ))}
       </select>
     );

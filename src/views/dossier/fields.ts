@@ -15,6 +15,8 @@ export type Field = { path: string; title: string } & (
   | { type: 'date' }
   | { type: 'reference'; table: TableName; nullable?: boolean }
   | { type: 'references'; table: TableName }
+  /** A shipped set of references, or one of the site's own. */
+  | { type: 'reference-set' }
   /** A list that is nullable can be "not recorded", which is not the same as empty. */
   | { type: 'list'; fields: readonly Field[]; blank: () => object; nullable?: boolean }
   /** An object that may be absent. */

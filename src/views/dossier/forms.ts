@@ -415,7 +415,7 @@ export const SITE_FIELDS: readonly Field[] = [
   pick('acceptance', 'Readings near a limit', ['guarded', 'simple', 'guarded-reject']),
   pick('scheme', 'Areas classified by', ['zones', 'divisions']),
   pick('barrierSchool', 'Barrier rule of', ['2013', '2007']),
-  text('references', 'References', 'shipped: iec-2013, or the id of a set of your own'),
+  { path: 'references', title: 'References', type: 'reference-set' },
   num('ovalityAllowancePct', 'What a tape may hide', '% oval'),
   num('bondLimitOhm', 'Highest bond resistance', 'Ω'),
   num('bondPredictionFactor', 'Bond may exceed its prediction by a factor of'),
