@@ -7,22 +7,22 @@ export const MORE_ENCLOSURES: EnclosureSpec[] = [
   { tag: 'AX-32', area: 'mb-hall', what: 'drive box, basket lift', x: 14, y: 18.5, concepts: ['db'], volumeCm3: 2400 },
   { tag: 'AX-33', area: 'mb-hall', what: 'flow switch, solvent', x: 26, y: 18.5, concepts: ['db'], volumeCm3: 600 },
   {
-    tag: 'HC-3', area: 'mb-cell', what: 'analyser, hydrogen', x: 46, y: 6, concepts: ['db'], group: 'IIC', volumeCm3: 3100,
+    tag: 'HC-3', area: 'mb-cell', what: 'analyser, hydrogen', x: 52, y: 6, concepts: ['db'], group: 'IIC', volumeCm3: 3100,
     unused: [{ label: 'Z', closure: 'transport-plug', needsTool: false, inAdaptor: false, concepts: [] }],
   },
-  { tag: 'HC-4', area: 'mb-cell', what: 'pressure switch', x: 46, y: 11, concepts: ['db'], group: 'IIC', volumeCm3: 450 },
+  { tag: 'HC-4', area: 'mb-cell', what: 'pressure switch', x: 52, y: 11, concepts: ['db'], group: 'IIC', volumeCm3: 450 },
   {
-    tag: 'JB-223', area: 'mb-hall-2', what: 'junction box, gallery lights', x: 29, y: 27.6, z: 4,
+    tag: 'JB-223', area: 'mb-hall-2', what: 'junction box, gallery lights', x: 28, y: 29, z: 4,
     unused: [{ label: 'Z', closure: 'plug', needsTool: true, inAdaptor: false, concepts: ['eb'] }],
   },
-  { tag: 'DL-3', area: 'mb-loft', what: 'junction box, reflux pump', x: 46, y: 22, z: 8, concepts: ['eb'], wallMm: 12 },
-  { tag: 'DL-4', area: 'mb-loft', what: 'junction box, trace heating', x: 46, y: 27, z: 8, concepts: ['eb'], material: 'insulating' },
-  { tag: 'PM-3', area: 'mb-mill', what: 'junction box, filter fan', x: 63, y: 6, concepts: ['tb'], group: 'IIIC' },
-  { tag: 'TY-4', area: 'mb-yard', what: 'motor box, transfer pump', x: 65, y: 30, concepts: ['db'], volumeCm3: 2800 },
-  { tag: 'TY-5', area: 'mb-yard', what: 'junction box, flood lights', x: 73, y: 22, concepts: ['eb'] },
-  { tag: 'TY-6', area: 'mb-yard', what: 'heater box, tank 2', x: 73, y: 30, concepts: ['db'], volumeCm3: 1900 },
-  { tag: 'WS-61', area: 'mb-shop', what: 'socket board', x: 6, y: 37, concepts: [], ingress: 'IP44', material: 'insulating' },
-  { tag: 'WS-62', area: 'mb-shop', what: 'bench supply', x: 22, y: 37, concepts: [], ingress: 'IP44', wallMm: 3 },
+  { tag: 'DL-3', area: 'mb-loft', what: 'junction box, reflux pump', x: 52, y: 22, z: 8, concepts: ['eb'], wallMm: 12 },
+  { tag: 'DL-4', area: 'mb-loft', what: 'junction box, trace heating', x: 52, y: 27, z: 8, concepts: ['eb'], material: 'insulating' },
+  { tag: 'PM-3', area: 'mb-mill', what: 'junction box, filter fan', x: 77, y: 6, concepts: ['tb'], group: 'IIIC' },
+  { tag: 'TY-4', area: 'mb-yard', what: 'motor box, transfer pump', x: 77, y: 30, concepts: ['db'], volumeCm3: 2800 },
+  { tag: 'TY-5', area: 'mb-yard', what: 'junction box, flood lights', x: 88, y: 22, concepts: ['eb'] },
+  { tag: 'TY-6', area: 'mb-yard', what: 'heater box, tank 2', x: 88, y: 30, concepts: ['db'], volumeCm3: 1900 },
+  { tag: 'WS-61', area: 'mb-shop', what: 'socket board', x: 6, y: 40, concepts: [], ingress: 'IP44', material: 'insulating' },
+  { tag: 'WS-62', area: 'mb-shop', what: 'bench supply', x: 22, y: 40, concepts: [], ingress: 'IP44', wallMm: 3 },
 ]; // prettier-ignore
 
 const DR: KindId = 'gland-dedicated-ring';

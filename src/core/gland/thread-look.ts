@@ -16,3 +16,11 @@ export function separatedBy(a: Thread, b: Thread): ThreadLook {
   if (Math.abs(a.pitchMm - b.pitchMm) > CLEAR_PITCH_MM) return 'pitch';
   return Math.abs(a.nominalMm - b.nominalMm) > CLEAR_MAJOR_MM ? 'major' : 'gauge';
 }
+
+const EASIEST_FIRST: readonly ThreadLook[] = ['taper', 'pitch', 'major', 'gauge'];
+
+/** The looks that tell several threads apart, the easiest first: one look rarely settles more than two threads. */
+export function looksThatSeparate(threads: readonly Thread[]): ThreadLook[] {
+  const pairs = threads.flatMap((a, i) => threads.slice(i + 1).map((b) => separatedBy(a, b)));
+  return EASIEST_FIRST.filter((look) => pairs.includes(look));
+}

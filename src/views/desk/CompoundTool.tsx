@@ -118,7 +118,7 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
           </div>
         )}
       </div>
-      <h3>Times</h3>
+      <h2>Times</h2>
       <div className="desk-form">
         <Figure
           figures={figures}

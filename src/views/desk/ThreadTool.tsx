@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { threadOf } from '../../core/gland/thread-table';
-import { separatedBy, type ThreadLook } from '../../core/gland/thread-look';
+import { looksThatSeparate, separatedBy, type ThreadLook } from '../../core/gland/thread-look';
 import { identifyThread } from '../../core/gland/threads';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { groupsOf } from '../../core/rulebook/dossier';
@@ -77,7 +77,11 @@ export function ThreadTool({ dossier }: { dossier: Dossier | null }) {
               ? 'No thread of the table. Measure again over clean crests.'
               : found.candidates.length === 1
                 ? `It is ${found.candidates[0]!.designation}.`
-                : `It can be ${found.candidates.map(({ designation }) => designation).join(' or ')}: ${LOOK_WORDS[separatedBy(threadOf(found.candidates[0]!.designation)!, threadOf(found.candidates[1]!.designation)!)]}.`}
+                : `It can be ${found.candidates.map(({ designation }) => designation).join(' or ')}: ${looksThatSeparate(
+                    found.candidates.map(({ designation }) => threadOf(designation)!),
+                  )
+                    .map((look) => LOOK_WORDS[look])
+                    .join('; then ')}.`}
             {declared && ` The sheet says ${declared.designation}.`}
           </Verdict>
           <div className="desk-drawing">
@@ -88,7 +92,7 @@ export function ThreadTool({ dossier }: { dossier: Dossier | null }) {
               shownPx={520}
             />
           </div>
-          <h3>Threads that nearly fit</h3>
+          <h2>Threads that nearly fit</h2>
           {found.nearMisses.length === 0 ? (
             <p>None within 1.5 mm.</p>
           ) : (
