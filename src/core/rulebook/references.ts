@@ -1,5 +1,4 @@
-import type { Id, ReferenceRecord } from '../record/types';
-import type { Dossier } from './dossier';
+import type { Certificate, Id, ReferenceRecord, Site } from '../record/types';
 
 /** Where a check has its basis: document and clause, in the words of the reference set. */
 export interface ReferenceSet {
@@ -105,7 +104,11 @@ const resolved = new WeakMap<ReferenceRecord, ReferenceSet>();
 /** Basis of a check for an entry, the certificate first where the check rests on it. */
 export function basisOf(
   check: string,
-  { site, certificate, references }: Pick<Dossier, 'site' | 'certificate' | 'references'>,
+  {
+    site,
+    certificate,
+    references,
+  }: { site: Site; certificate: Certificate | null; references: ReferenceSet },
 ): string {
   const shippedOne = shippedSet(references.id) !== null;
   const division = shippedOne && site.scheme === 'divisions' ? DIVISION_BASIS[check] : undefined;
