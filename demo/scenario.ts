@@ -194,6 +194,7 @@ export function entryOf(spec: SiteSpec, entry: EntrySpec, thread: string): Dossi
     cable: `${spec.prefix}-cable-${entry.enclosure}-${entry.label}`.toLowerCase(),
     washerMm: 2,
     adaptors: [],
+    tailMm: 180,
     ...entry.twist?.entry,
   };
 }

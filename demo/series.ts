@@ -49,6 +49,12 @@ const RESIN: CompoundData = {
   workingMinutes: 12, cureHours: 20, energiseHours: 24, minimumC: 8, maxC: 105, extrapolates: false, reachMm: 40,
 }; // prettier-ignore
 
+/** The sheets' chart: size by cores and conductor area, mm². It is coarse on purpose: a measurement decides. */
+const CHART: AssemblySheet['chart'] = [
+  [2, 1.5, 'S2'], [3, 1.5, 'S2'], [3, 2.5, 'S2'], [4, 2.5, 'S2'], [4, 4, 'S3'], [7, 2.5, 'S3'], [7, 4, 'S3'],
+  [12, 1.5, 'S3'], [4, 10, 'S4'], [4, 25, 'S5'], [1, 95, 'S3'], [4, 50, 'S6'],
+].map(([cores, areaMm2, size]) => ({ cores, areaMm2, size }) as AssemblySheet['chart'][number]); // prettier-ignore
+
 /** A ring of rubber that suits an outer range, and its nut. */
 const backNutFor = ([, high]: Range): BackNutSheet => ({
   freeBoreMm: round1(high + 0.6),
@@ -101,6 +107,7 @@ function sizesOf(kind: Kind, sealC: number): GlandSize[] {
     armourLengthMm: kind.checks.includes('E-21') ? ARMOUR_LENGTH[size]! : null,
     innerProudMm: kind.inner === 'none' ? null : 5,
     pot: kind.pot === 'none' ? null : POTS[size]!,
+    sealDepthMm: Math.round(bodyLengthMm * (kind.pot === 'none' ? 0.3 : 0.12)),
   }));
 }
 
@@ -163,6 +170,7 @@ function certificate(
       expectedBondOhm: 0.012,
       compound: kind.pot === 'compound' ? POT_COMPOUND : kind.pot === 'resin' ? RESIN : null,
       shroud: certified ? 'none' : 'shroud',
+      chart: CHART,
     },
     ...rest,
   };

@@ -1,9 +1,9 @@
-import type { CaliperLine } from '../core/instrument/caliper';
+import type { InstrumentLine } from '../core/instrument/line';
 import type { Id } from '../core/record/types';
 
 /** What the one event stream brings. */
 export interface EventHandlers {
-  instrument: (line: CaliperLine) => void;
+  instrument: (line: InstrumentLine) => void;
   journal: (news: { site: Id; seq: number }) => void;
   /** Whether the stream is open. */
   open: (open: boolean) => void;
@@ -23,7 +23,7 @@ export function openEvents(handlers: EventHandlers): void {
 
 function open(handlers: EventHandlers): EventSource {
   const source = new EventSource('/api/events/');
-  source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as CaliperLine));
+  source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as InstrumentLine));
   source.addEventListener('journal', (e) =>
     handlers.journal(JSON.parse(e.data) as { site: Id; seq: number }),
   );

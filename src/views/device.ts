@@ -1,29 +1,29 @@
 import { useSyncExternalStore } from 'react';
 import { openEvents } from '../client/events';
 import { Device, type DeviceState } from '../offline/device';
-import { LiveCaliper } from '../offline/live-caliper';
+import { LiveInstrument } from '../offline/live-instrument';
 
 /** The device of this page. */
 export const device = new Device();
 
-const caliperListeners = new Set<() => void>();
-let caliperVersion = 0;
-/** The caliper in the hand. */
-export const caliper = new LiveCaliper(() => {
-  caliperVersion++;
-  for (const listener of caliperListeners) listener();
+const instrumentListeners = new Set<() => void>();
+let instrumentVersion = 0;
+/** The instrument in the hand. */
+export const instrument = new LiveInstrument(() => {
+  instrumentVersion++;
+  for (const listener of instrumentListeners) listener();
 });
 
-/** Looks again whenever the caliper shows something else. */
-export function useCaliper() {
+/** Looks again whenever the instrument in the hand shows something else. */
+export function useInstrument() {
   useSyncExternalStore(
     (listener) => {
-      caliperListeners.add(listener);
-      return () => caliperListeners.delete(listener);
+      instrumentListeners.add(listener);
+      return () => instrumentListeners.delete(listener);
     },
-    () => caliperVersion,
+    () => instrumentVersion,
   );
-  return caliper.line;
+  return instrument.line;
 }
 
 /** The device's state; a view looks again with every change. */
@@ -40,7 +40,7 @@ export function startDevice(): void {
   started = true;
   void device.start(parameter('site'), parameter('entry'));
   openEvents({
-    instrument: (line) => caliper.hear(line),
+    instrument: (line) => instrument.hear(line),
     journal: ({ site }) => {
       if (site === device.state().site) void device.refresh();
     },

@@ -22,14 +22,14 @@ describe('the simulated caliper', () => {
     for (const angle of [0, 60, 90, 120]) {
       const line = readCaliper(closedOn(angle), instrument, AT);
       expect(line).toMatchObject({ stable: true, fault: null, angle_deg: angle });
-      expect(Math.abs(line.value_mm! - widthAt(piece, angle))).toBeLessThan(0.1);
+      expect(Math.abs(line.value! - widthAt(piece, angle))).toBeLessThan(0.1);
     }
   });
   it('shows steps of its resolution, and other noise from sample to sample', () => {
     let state = closedOn(0);
     const shown = Array.from({ length: 40 }, () => {
       state = stepCaliper(state, {}, instrument.span);
-      return readCaliper(state, instrument, AT).value_mm!;
+      return readCaliper(state, instrument, AT).value!;
     });
     for (const value of shown) expect(Math.abs(value * 100 - Math.round(value * 100))).toBeLessThan(1e-6);
     expect(new Set(shown).size).toBeGreaterThan(2);
@@ -39,7 +39,7 @@ describe('the simulated caliper', () => {
     expect(readCaliper(open, instrument, AT).stable).toBe(false);
     const old = { ...instrument, calibratedUntil: '2026-03-03' };
     expect(readCaliper(closedOn(0), old, AT)).toMatchObject({
-      value_mm: null,
+      value: null,
       stable: false,
       fault: 'past-calibration',
     });

@@ -1,6 +1,7 @@
 import { faultOf } from '../record/apply-inspection';
 import type { Instrument } from '../record/types';
 import { clamp } from '../quantity/compare';
+import type { InstrumentLine } from './line';
 import { normalAt } from './random';
 
 /** What lies between the jaws: an oval thing, mm. */
@@ -28,19 +29,6 @@ export interface CaliperInput {
   jaws?: 'open' | 'close';
   angleDeg?: number;
   workpiece?: Workpiece | null;
-}
-
-/** One line of the instrument stream. */
-export interface CaliperLine {
-  instrument: string;
-  sample: number;
-  /** Value as shown, mm; null when the instrument refuses to send. */
-  value_mm: number | null;
-  /** Jaws at rest on the workpiece. */
-  stable: boolean;
-  /** Why it refuses, or null. */
-  fault: 'past-calibration' | 'outside-span' | null;
-  angle_deg: number;
 }
 
 /** Jaws travel this far per sample, mm. */
@@ -89,7 +77,7 @@ const restOf = ({ workpiece, angleDeg }: CaliperState, span: readonly [number, n
  *
  * @param at time of the sample, ISO 8601
  */
-export function readCaliper(state: CaliperState, instrument: Instrument, at: string): CaliperLine {
+export function readCaliper(state: CaliperState, instrument: Instrument, at: string): InstrumentLine {
   const { resolution, repeatability, id } = instrument;
   const touching = state.workpiece !== null && Math.abs(state.jawMm - restOf(state, instrument.span)) < 1e-6;
   const sigma = touching ? (repeatability ?? UNKNOWN_NOISE_STEPS * resolution) : 0;
@@ -100,7 +88,8 @@ export function readCaliper(state: CaliperState, instrument: Instrument, at: str
   return {
     instrument: id,
     sample: state.sample,
-    value_mm: fault ? null : value,
+    value: fault ? null : value,
+    unit: instrument.unit,
     stable: touching && !fault,
     fault,
     angle_deg: state.angleDeg,

@@ -1,12 +1,13 @@
 import { dossierOf } from '../rulebook/dossier';
-import { askedLooks, askedPlaces } from '../rulebook/asked';
+import { holdsOf } from '../rulebook/asked';
 import { needOpen } from './apply-inspection';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { fingerprintOf } from './fingerprint';
+import { finishMakeOff } from './apply-make-off';
 import { KINDS } from './kinds';
 import { canonicalHash } from './seal';
-import type { Base } from './types';
+import type { Base, Pour } from './types';
 
 /** Compound or resin mixed and packed into an entry. */
 export function applyPour(draft: Draft, payload: Payloads['pour.record']): void {
@@ -20,10 +21,7 @@ export function applyPour(draft: Draft, payload: Payloads['pour.record']): void 
       'This kind of entry has no pot. Record it on the entry that has one.',
     );
   }
-  if (Date.parse(payload.packedAt) < Date.parse(payload.mixedAt)) {
-    throw new Refusal('invalid', 'packedAt', 'Packed before it was mixed: correct one of the times.');
-  }
-  needAfter(payload.packedAt, payload.lookedAt);
+  needOrder(payload);
   draft.put('pour', { ...payload, site: draft.command.site, by: draft.person, at: draft.command.at });
 }
 
@@ -31,12 +29,18 @@ export function applyPour(draft: Draft, payload: Payloads['pour.record']): void 
 export function applyPourEdit(draft: Draft, { id, set }: Payloads['pour.edit']): void {
   const pour = draft.need('pour', id, 'id');
   needOpen(draft, pour.entry, pour.round);
-  needAfter(pour.packedAt, set.lookedAt ?? null);
-  draft.put('pour', { ...pour, ...set });
+  const after = { ...pour, ...set };
+  needOrder(after);
+  draft.put('pour', after);
 }
 
-function needAfter(packedAt: string, lookedAt: string | null): void {
-  if (lookedAt !== null && Date.parse(lookedAt) < Date.parse(packedAt)) {
+/** Mixed, packed, looked at: in this order. */
+function needOrder({ mixedAt, packedAt, lookedAt }: Pick<Pour, 'mixedAt' | 'packedAt' | 'lookedAt'>): void {
+  if (packedAt !== null && Date.parse(packedAt) < Date.parse(mixedAt)) {
+    throw new Refusal('invalid', 'packedAt', 'Packed before it was mixed: correct one of the times.');
+  }
+  if (lookedAt === null) return;
+  if (packedAt === null || Date.parse(lookedAt) < Date.parse(packedAt)) {
     throw new Refusal('invalid', 'lookedAt', 'Looked at before it was packed: correct one of the times.');
   }
 }
@@ -64,11 +68,7 @@ export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): voi
     ...dossier.readings.map(({ place }) => place),
     ...looks.map(({ look }) => look),
   ]);
-  const asked = new Set<string>([
-    ...askedPlaces(dossier).flatMap(({ id, wanted }) => (wanted > 0 ? id : [])),
-    ...askedLooks(dossier).map(({ id }) => id),
-  ]);
-  const holds = KINDS[entry.kind].steps.flatMap(({ hold }) => (hold !== null && asked.has(hold) ? hold : []));
+  const skipped = holdsOf(dossier).filter((hold) => !answered.has(hold));
   const sealed = {
     ...payload,
     site: site.id,
@@ -77,12 +77,13 @@ export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): voi
     instruments: [...dossier.instruments.values()].map(bare),
     pours: dossier.pours.filter(({ round: of }) => of === round.id).map(bare),
     fingerprint: fingerprintOf(entry, dossier.cable),
-    skipped: [...new Set(holds)].filter((hold) => !answered.has(hold)),
+    skipped,
     by: draft.person,
     at: draft.command.at,
     previous: site.lastSeal,
   };
   const hash = canonicalHash(sealed);
   draft.put('asleft', { ...sealed, hash });
+  finishMakeOff(draft, entry.id, round.id);
   draft.put('site', { ...site, lastSeal: hash });
 }

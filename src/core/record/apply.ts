@@ -2,6 +2,7 @@ import { applyDefectEdit, applyDefectRaise } from './apply-defect';
 import { applyAdd, applyEdit, applyImport, applyRemove, applySiteAdd, applySiteEdit } from './apply-dossier';
 import { applyLook, applySeal, applyStrike, applyTake } from './apply-inspection';
 import { applyAsLeft, applyPour, applyPourEdit } from './apply-as-left';
+import { applyMakeOffStart, applyTick, applyUntick } from './apply-make-off';
 import { applyUndo } from './apply-undo';
 import { Refusal, type AnyCommand, type DossierTable } from './commands';
 import { Draft } from './draft';
@@ -41,6 +42,12 @@ function run(draft: Draft, command: AnyCommand): void {
       return applyPour(draft, command.payload);
     case 'pour.edit':
       return applyPourEdit(draft, command.payload);
+    case 'makeoff.start':
+      return applyMakeOffStart(draft, command.payload);
+    case 'makeoff.tick':
+      return applyTick(draft, command.payload);
+    case 'makeoff.untick':
+      return applyUntick(draft, command.payload);
     case 'asleft.seal':
       return applyAsLeft(draft, command.payload);
     case 'inspection.seal':

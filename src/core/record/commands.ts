@@ -12,11 +12,13 @@ import type {
   Id,
   Instrument,
   Look,
+  MakeOff,
   Pour,
   Reading,
   ReferenceRecord,
   Round,
   Site,
+  Tick,
 } from './types';
 
 /** The fields that people fill in: a record without what the reducer keeps. */
@@ -61,7 +63,10 @@ export type Payloads = {
   'reading.strike': { id: Id; reason: string };
   'look.answer': Omit<Fields<Look>, 'by' | 'at' | 'note'> & { note?: string };
   'pour.record': Omit<Fields<Pour>, 'by' | 'at'>;
-  'pour.edit': Edit<Pick<Pour, 'id' | 'lowestC' | 'lookedAt'>>;
+  'pour.edit': Edit<Pick<Pour, 'id' | 'lowestC' | 'lookedAt'> & { packedAt: string }>;
+  'makeoff.start': Pick<MakeOff, 'id' | 'entry' | 'round' | 'why' | 'habit'>;
+  'makeoff.tick': { id: Id } & Pick<Tick, 'step' | 'initials' | 'skipped'>;
+  'makeoff.untick': { id: Id; step: string };
   'asleft.seal': Pick<AsLeft, 'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'>;
   'inspection.seal': { id: Id; entry: Id; round: Id };
   'defect.raise': {

@@ -12,7 +12,7 @@ describe('a record of an earlier day', () => {
     ['area', 'a', ['division', 'weather'], { division: null, weather: null }],
     ['enclosure', 'b', ['unused', 'material'], { unused: null, material: null }],
     ['cable', 'k', ['filling', 'breathing'], { filling: null, breathing: null }],
-    ['entry', 'e', ['adaptors'], { adaptors: null }],
+    ['entry', 'e', ['adaptors', 'tailMm'], { adaptors: null, tailMm: null }],
   ] as const)(
     '%s gets what it was written without, as "not recorded" or what everything was',
     (table, id, keys, wanted) => {
@@ -25,12 +25,18 @@ describe('a record of an earlier day', () => {
   it('a certificate gets them in its sheet and every size too, and keeps what it has', () => {
     const certificate = slice.get('certificate', 'q')!;
     const { sheet, ...rest } = certificate;
-    const sizes = sheet.sizes.map((size) => without(size, 'backNut', 'pot'));
-    const old = { ...without(rest, 'divisions'), sheet: { ...without(sheet, 'compound'), sizes } };
+    const sizes = sheet.sizes.map((size) => without(size, 'backNut', 'pot', 'sealDepthMm'));
+    const old = { ...without(rest, 'divisions'), sheet: { ...without(sheet, 'compound', 'chart'), sizes } };
     const whole = completed('certificate', old) as unknown as typeof certificate;
     expect(whole.divisions).toEqual([]);
-    expect(whole.sheet.compound).toBeNull();
-    expect(whole.sheet.sizes[0]).toMatchObject({ backNut: null, pot: null, size: 'S3', innerProudMm: 5 });
+    expect(whole.sheet).toMatchObject({ compound: null, chart: [] });
+    expect(whole.sheet.sizes[0]).toMatchObject({
+      backNut: null,
+      pot: null,
+      sealDepthMm: null,
+      size: 'S3',
+      innerProudMm: 5,
+    });
     expect(completed('certificate', certificate)).toBe(certificate);
   });
 });

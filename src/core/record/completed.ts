@@ -15,12 +15,18 @@ const LATER: Partial<Record<TableName, Defaults>> = {
   },
   cable: { filling: null, breathing: null },
   certificate: { divisions: [], reducedRetention: false },
-  entry: { adaptors: null },
+  entry: { adaptors: null, tailMm: null },
   look: { note: '' },
 };
 
-const LATER_OF_SHEET: Defaults = { compound: null, shroud: null };
-const LATER_OF_SIZE: Defaults = { backNut: null, armourLengthMm: null, innerProudMm: null, pot: null };
+const LATER_OF_SHEET: Defaults = { compound: null, shroud: null, chart: [] };
+const LATER_OF_SIZE: Defaults = {
+  backNut: null,
+  armourLengthMm: null,
+  innerProudMm: null,
+  pot: null,
+  sealDepthMm: null,
+};
 
 /**
  * A record with the fields filled in that it was written without: "not recorded", or what everything was

@@ -80,6 +80,9 @@ const armoured = (rest: Rest): Kind => ({
   ...rest,
 });
 
+/** What a part is ticked off as when it has been slipped on; steps are ticked under their own ids. */
+export const partTick = (part: string): string => `part-${part}`;
+
 /** The one table of entry kinds. */
 export const KINDS: Record<KindId, Kind> = {
   'gland-double-seal': armoured({ id: 'gland-double-seal', title: 'double-seal gland' }),

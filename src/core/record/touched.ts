@@ -1,7 +1,7 @@
 import type { RecordChange, Slice } from './slice';
 import type { Id, Tables } from './types';
 
-const OF_ENTRY: ReadonlySet<string> = new Set(['reading', 'look', 'pour', 'asleft', 'inspection']);
+const OF_ENTRY: ReadonlySet<string> = new Set(['reading', 'look', 'pour', 'makeoff', 'asleft', 'inspection']);
 
 /**
  * Entries whose judgement a set of changes can alter. Read from the slice after the changes were written;

@@ -208,6 +208,8 @@ export interface GlandSize {
   innerProudMm: number | null;
   /** The pot of compound or resin; null without one. */
   pot: Pot | null;
+  /** From the end of the armour, or of the outer sheath without armour, to the seal's inner face or the pot's mouth, mm; null where the sheet is silent. */
+  sealDepthMm: number | null;
 }
 
 /** The outer seal's rubber and its nut; all lengths mm. */
@@ -280,6 +282,15 @@ export interface AssemblySheet {
   compound: CompoundData | null;
   /** What covers the gland outdoors by the sheet; null where the sheet is silent. */
   shroud: 'shroud' | 'boot' | 'none' | null;
+  /** Sizes that the sheet proposes by conductor area and cores; a measurement decides. */
+  chart: ChartRow[];
+}
+
+/** One line of a sheet's chart. */
+export interface ChartRow {
+  cores: number;
+  areaMm2: number;
+  size: string;
 }
 
 export interface Certificate extends KeepsTyped {
@@ -313,9 +324,10 @@ export const INSTRUMENT_KINDS = [
   'turn-mark',
   'torque-driver',
   'feeler',
+  'thermometer',
 ] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
-export const UNITS = ['mm', 'ohm', 'turns', 'Nm'] as const;
+export const UNITS = ['mm', 'ohm', 'turns', 'Nm', 'degC'] as const;
 export type Unit = (typeof UNITS)[number];
 
 export interface Instrument extends Base {
@@ -350,6 +362,8 @@ export interface Entry extends KeepsTyped {
   washerMm: number;
   /** What stands between gland and wall; null: not recorded. */
   adaptors: Adaptor[] | null;
+  /** Conductors beyond the inner sheath, to the terminal and with their slack, mm; null: not recorded. */
+  tailMm: number | null;
 }
 
 /** A thread adaptor or reducer between gland and wall. */
@@ -406,7 +420,8 @@ export interface Pour extends Base {
   /** Whether the ratio of the sheet was kept; null: not recorded. */
   ratioKept: boolean | null;
   mixedAt: string;
-  packedAt: string;
+  /** Null while it is mixed and not packed yet. */
+  packedAt: string | null;
   /** Temperature at mixing, and the lowest since packing, °C; null: not recorded. */
   temperatureC: number | null;
   lowestC: number | null;
@@ -414,6 +429,34 @@ export interface Pour extends Base {
   lookedAt: string | null;
   by: string;
   at: string;
+}
+
+/** The order in which gland and cable come together. */
+export const HABITS = ['body-first', 'cable-first'] as const;
+export type Habit = (typeof HABITS)[number];
+
+/** Work on one entry, step by step: new, or opened up. */
+export interface MakeOff extends Base {
+  entry: Id;
+  round: Id;
+  why: 'make-off' | 'opening';
+  habit: Habit;
+  /** Steps that are done or skipped, in the order in which that was said. */
+  ticks: Tick[];
+  by: string;
+  at: string;
+  /** When the as-left record was sealed; null while the work goes on. */
+  finished: string | null;
+}
+
+/** A step that is done, or a hold point that is skipped. */
+export interface Tick {
+  step: string;
+  initials: string;
+  by: string;
+  at: string;
+  /** Why the step's hold point was passed over; null when it was kept. */
+  skipped: string | null;
 }
 
 /** What a closed entry hides, as it was when it was closed: sealed, with the hold points that were kept. */
@@ -535,6 +578,7 @@ export interface Tables {
   reading: Reading;
   look: Look;
   pour: Pour;
+  makeoff: MakeOff;
   asleft: AsLeft;
   reference: ReferenceRecord;
   inspection: Inspection;

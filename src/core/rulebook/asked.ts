@@ -35,3 +35,13 @@ export function askedLooks(dossier: Dossier): LookQuestion[] {
     return true;
   });
 }
+
+/** Hold points of an entry's make-off that apply to it: places and looks, each once, in the order of the steps. */
+export function holdsOf(dossier: Dossier): string[] {
+  const asked = new Set<string>([
+    ...askedPlaces(dossier).flatMap(({ id, wanted }) => (wanted > 0 ? id : [])),
+    ...askedLooks(dossier).map(({ id }) => id),
+  ]);
+  const holds = kindOf(dossier).steps.flatMap(({ hold }) => (hold !== null && asked.has(hold) ? hold : []));
+  return [...new Set(holds)];
+}

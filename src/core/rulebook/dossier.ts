@@ -21,6 +21,7 @@ import type {
   Site,
 } from '../record/types';
 import { resolveReferences, type ReferenceSet } from './references';
+import { skippedHolds, type SkippedHold } from './skipped';
 
 /** Everything that judging one entry reads. */
 export interface Dossier {
@@ -46,6 +47,8 @@ export interface Dossier {
   record: AsLeft | null;
   /** Places and looks that the sealed record answers, because the round does not. */
   recorded: ReadonlySet<string>;
+  /** Hold points of the make-off that were passed over, by place or look. */
+  skipped: ReadonlyMap<string, SkippedHold>;
   /** Newest sealed record of the entry before this round: its day; null before the first. */
   lastSealed: string | null;
   /** Entry of the round at which questions about the whole enclosure are asked; null when it is this one. */
@@ -128,6 +131,11 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     pours: (own.length > 0 ? own : (record?.pours ?? own)).sort(byPacking),
     record,
     recorded,
+    skipped: skippedHolds(
+      entry,
+      slice.by('makeoff', 'entry', entryId).filter((work) => work.round === round?.id),
+      record,
+    ),
     lastSealed: lastSealed(slice, records, entryId, round),
     askedAt: askedAt(slice, entry, round),
     references: resolveReferences(site.references, (id) => slice.get('reference', id)),
@@ -193,8 +201,10 @@ function askedAt(slice: Slice, entry: Entry, round: Round | null): Entry | null 
   return first === entry ? null : first;
 }
 
-const byPacking = (a: Pour, b: Pour): number =>
-  a.packedAt < b.packedAt ? -1 : a.packedAt > b.packedAt ? 1 : 0;
+const byPacking = (a: Pour, b: Pour): number => {
+  const [first, second] = [a.packedAt ?? a.mixedAt, b.packedAt ?? b.mixedAt];
+  return first < second ? -1 : first > second ? 1 : 0;
+};
 
 const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
   a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1;

@@ -11,8 +11,9 @@ const HOUR_MS = 3_600_000;
 /** When a pour becomes stiff, may be looked at, and may be energised; ISO 8601. */
 export interface PourClocks {
   stiffAt: string;
-  lookAt: string;
-  energiseAt: string;
+  /** Null while it is not packed. */
+  lookAt: string | null;
+  energiseAt: string | null;
 }
 
 /** The same in ms since 1970; null without a temperature. */
@@ -20,15 +21,16 @@ function momentsOf(compound: CompoundData, { temperatureC, lowestC, mixedAt, pac
   if (temperatureC === null) return null;
   const coldestC = Math.min(temperatureC, lowestC ?? temperatureC);
   const factor = compoundTimes(compound, coldestC).cureHours / compound.cureHours;
-  const packed = Date.parse(packedAt);
+  const packed = packedAt === null ? null : Date.parse(packedAt);
   return {
     stiff: Date.parse(mixedAt) + compoundTimes(compound, temperatureC).workingMinutes * MINUTE_MS,
-    look: packed + compound.cureHours * factor * HOUR_MS,
-    energise: packed + compound.energiseHours * factor * HOUR_MS,
+    look: packed === null ? null : packed + compound.cureHours * factor * HOUR_MS,
+    energise: packed === null ? null : packed + compound.energiseHours * factor * HOUR_MS,
   };
 }
 
 const iso = (ms: number): string => new Date(ms).toISOString();
+const isoOrNull = (ms: number | null): string | null => (ms === null ? null : iso(ms));
 
 /**
  * The clocks of a pour, by the temperatures that were recorded: working life from mixing on the temperature
@@ -36,9 +38,12 @@ const iso = (ms: number): string => new Date(ms).toISOString();
  */
 export function clocksOf(compound: CompoundData, pour: Pour): PourClocks | null {
   const moments = momentsOf(compound, pour);
-  return (
-    moments && { stiffAt: iso(moments.stiff), lookAt: iso(moments.look), energiseAt: iso(moments.energise) }
-  );
+  if (!moments) return null;
+  return {
+    stiffAt: iso(moments.stiff),
+    lookAt: isoOrNull(moments.look),
+    energiseAt: isoOrNull(moments.energise),
+  };
 }
 
 /** Batch, expiry, ratio, temperature and working life of every pour, and the cure of the newest. */
@@ -71,6 +76,7 @@ function judgeMixing(compound: CompoundData, pour: Pour): Aspect[] {
   if (below(temperatureC, compound.minimumC)) {
     aspects.push(fails('pour.too-cold', { ...facts, minimumC: compound.minimumC }));
   }
+  if (packedAt === null) return [...aspects, unread('pour.not-packed', facts, 'settle.pour')];
   const workingMin = (moments.stiff - Date.parse(mixedAt)) / MINUTE_MS;
   const tookMin = (Date.parse(packedAt) - Date.parse(mixedAt)) / MINUTE_MS;
   const times = { ...facts, workingMin, tookMin };
@@ -81,18 +87,20 @@ function judgeMixing(compound: CompoundData, pour: Pour): Aspect[] {
 /** Looked at before the cure is a look at soft compound; nobody has looked before the time is up. */
 function judgeCure({ at }: Context, compound: CompoundData, pour: Pour): Aspect {
   const moments = momentsOf(compound, pour);
-  const facts = { name: compound.name, lookAt: moments ? iso(moments.look) : '', lowestC: pour.lowestC };
+  const look = moments?.look ?? null;
+  const facts = { name: compound.name, lookAt: isoOrNull(look) ?? '', lowestC: pour.lowestC };
   if (!moments) return unread('pour.no-temperature', facts, 'settle.pour');
+  if (look === null) return unread('pour.not-packed', facts, 'settle.pour');
   if (pour.lowestC === null) return unread('pour.no-lowest', facts, 'settle.lowest');
   if (below(pour.lowestC, compound.minimumC)) {
     return unread('pour.cure-stopped', { ...facts, minimumC: compound.minimumC }, 'settle.warm');
   }
   if (pour.lookedAt === null) {
-    const curing = at !== '' && Date.parse(at) < moments.look;
+    const curing = at !== '' && Date.parse(at) < look;
     return unread(curing ? 'pour.curing' : 'pour.not-looked', facts, 'settle.look-after-cure');
   }
   const seen = { ...facts, lookedAt: pour.lookedAt };
-  return Date.parse(pour.lookedAt) < moments.look
+  return Date.parse(pour.lookedAt) < look
     ? fails('pour.looked-too-early', seen)
     : conforms('pour.cured', seen);
 }

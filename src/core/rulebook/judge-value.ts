@@ -2,6 +2,7 @@ import { atMost, below } from '../quantity/compare';
 import { conforms, fails, marginal, unread } from './check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from './dossier';
 import type { Aspect, Facts } from './finding';
+import { passedOver } from './passed-over';
 
 /** A single value that is held against limits: turns, torque, a length. */
 export interface ValueTask {
@@ -19,7 +20,10 @@ export interface ValueTask {
 export function judgeValues(context: Context, task: ValueTask): Aspect[] {
   const groups = groupsOf(context, task.place);
   const { part, unit, low, high } = task;
-  if (groups.length === 0) return [unread('value.none', { part, unit, low, high }, task.settle)];
+  if (groups.length === 0) {
+    const none = unread('value.none', { part, unit, low, high }, task.settle);
+    return [passedOver(context, task.place) ?? none];
+  }
   return groups.map((group) => judgeGroup(context, task, group));
 }
 

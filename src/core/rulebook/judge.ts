@@ -52,6 +52,7 @@ export const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
   pours: d.pours,
   record: d.record,
   recorded: d.recorded,
+  skipped: d.skipped,
   lastSealed: d.lastSealed,
   askedAt: d.askedAt,
   references: d.references,

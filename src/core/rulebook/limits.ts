@@ -4,3 +4,5 @@ export const SUPPORT_WITHIN_MM = 300;
 export const THIN_WALL_MM = 6;
 /** A rating above this asks for a sealing washer. */
 export const WASHER_ABOVE = 'IP54';
+/** A clearance hole may exceed the thread's major diameter by this much unless the sheet says otherwise, mm. */
+export const CLEARANCE_MM = 0.7;

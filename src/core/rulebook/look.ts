@@ -3,6 +3,7 @@ import { conditionLook, conditionNumber, type LookQuestion } from '../record/kin
 import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from './finding';
+import { passedOver } from './passed-over';
 
 /** The question of a look: of the kind, or the tick of a special condition of the certificate. */
 export function questionOf({ entry, certificate }: Context, look: string): LookQuestion | null {
@@ -18,7 +19,7 @@ export function judgeLook(context: Context, look: string): Aspect {
   const question = questionOf(context, look);
   if (!question) return unread('look.unknown', { look });
   const given = context.looks.get(look);
-  if (!given) return unread('look.none', { look, title: question.title });
+  if (!given) return passedOver(context, look) ?? unread('look.none', { look, title: question.title });
   const answer = question.answers.find(({ id }) => id === given.answer);
   if (!answer) return unread('look.none', { look, title: question.title });
   const facts = { look, title: question.title, answer: answer.id, said: answer.title, by: given.by };

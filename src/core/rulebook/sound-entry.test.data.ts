@@ -61,7 +61,7 @@ let made = 0;
 /** Instrument of the test per kind of instrument. */
 const INSTRUMENT: Record<InstrumentKind, string> = {
   caliper: 'c', tape: 'w', 'milliohm-meter': 'o', 'pitch-gauge': 'c', rule: 'u', 'turn-mark': 't',
-  'torque-driver': 'n', feeler: 'c',
+  'torque-driver': 'n', feeler: 'c', thermometer: 'c',
 }; // prettier-ignore
 
 const instrumentFor = (place: string): InstrumentKind => {
@@ -144,6 +144,7 @@ function sizeOf(kind: KindId): GlandSize {
     armourLengthMm: armour === 'cone' ? [15, 20] : null,
     innerProudMm: inner === 'none' ? null : 5,
     pot: pot === 'none' ? null : { boreMm: 16, depthMm: 25, mostCores: 7, overCoresMm: [6, 13] },
+    sealDepthMm: 17,
   }; // prettier-ignore
 }
 
@@ -185,7 +186,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
     concepts: ordinary ? [] : ['db', 'eb', 'tb'], levels: ordinary ? [] : ['Gb', 'Db'], groups: ordinary ? [] : ['IIC', 'IIIC'],
     serviceC: [-40, 95], ingress: 'IP66', sealing: true, specialConditions: [], divisions: [], reducedRetention: false,
     sheet: {
-      number: 'FS 117', expectedBondOhm: 0.012, joints: joints(kind), shroud: ordinary ? 'shroud' : 'none',
+      number: 'FS 117', expectedBondOhm: 0.012, joints: joints(kind), shroud: ordinary ? 'shroud' : 'none', chart: [],
       sizes: [{ ...sizeOf(kind), ...change.size }],
       compound: traits.pot === 'none' ? null : {
         name: 'Dessel compound', packMl: 40, wastePct: 15, ratio: '1 : 1', referenceC: 20, q10: 2, workingMinutes: 30,
@@ -226,7 +227,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
       ...base, id: 'e', enclosure: 'b', label: 'A', kind,
       hole: { form: 'threaded', thread: 'M25x1.5', diameterMm: null, chamfersMm: 1 }, certificate: 'q', size: 'S3',
       ringFace: traits.ring === 'reversible' || traits.ring === 'dedicated' ? 'W' : null, cable: 'k', washerMm: 2,
-      adaptors: [], ...change.entry,
+      adaptors: [], tailMm: 180, ...change.entry,
     }],
     ['round', {
       ...base, id: 'r', name: 'Round', grade: 'detailed', entries: ['e', ...(change.entries ?? []).map(({ id }) => id)],

@@ -267,6 +267,9 @@ const SENTENCES: Record<string, Sentence> = {
     `The temperature at which ${s(f, 'name')} was mixed is not recorded, so its life is not known.`,
   'pour.too-cold': (f) =>
     `${s(f, 'name')} was mixed at ${degrees(n(f, 'temperatureC'))} °C; below ${degrees(n(f, 'minimumC'))} °C it may not be.`,
+  'pour.not-packed': (f) => `${s(f, 'name')} is mixed and not packed yet.`,
+  'hold.skipped': (f) =>
+    `Hold point passed over at make-off by ${s(f, 'by')}: ${lower(s(f, 'title'))}. ${s(f, 'reason') ? stop(upper(s(f, 'reason'))) : 'No reason is recorded.'}`,
   'pour.in-time': (f) =>
     `${s(f, 'name')}, batch ${s(f, 'batch')}, was packed after ${figure(n(f, 'tookMin'), 0)} min; at ${degrees(n(f, 'temperatureC'))} °C it works for ${figure(n(f, 'workingMin'), 0)} min.`,
   'pour.too-late': (f) =>
@@ -442,6 +445,7 @@ const SETTLES: Record<string, string> = {
   'settle.washer': 'Measure the washer and record its thickness on the entry.',
   'settle.support': 'Measure from the back of the gland to the first clamp.',
   'settle.condition': 'Look, and tick it with a note or a photo.',
+  'settle.open-look': 'Open it again, look or measure, and close it.',
   'settle.evidence': 'Add a note or a photo to the tick.',
   'settle.unaltered': 'Hold the entry against marks and photo of the sealed record.',
   'settle.bond-finer': 'Clean and retighten the joint, or measure with a finer meter.',

@@ -21,6 +21,7 @@ import {
   Nested,
   NestedList,
   Nullable,
+  Optional,
   Num,
   OneOf,
   RangeOf,
@@ -227,12 +228,19 @@ class SizeShape {
   @Nullable() @RangeOf(POSITIVE) armourLengthMm!: number[] | null;
   @Nullable() @Num(LENGTH) innerProudMm!: number | null;
   @Nullable() @Nested(() => PotShape) pot!: PotShape | null;
+  @Optional() @Nullable() @Num(LENGTH) sealDepthMm?: number | null;
 }
 
 class JointShape {
   @OneOf(JOINTS) joint!: string;
   @OneOf(SCHOOLS) school!: string;
   @Nullable() @RangeOf({ min: 0, max: 1e4 }) range!: number[] | null;
+}
+
+class ChartRowShape {
+  @Num({ min: 1, max: 1000, whole: true }) cores!: number;
+  @Num({ above: 0, max: 1e4 }) areaMm2!: number;
+  @Text(20) size!: string;
 }
 
 class SheetShape {
@@ -242,6 +250,7 @@ class SheetShape {
   @Num({ min: 0, max: 1000 }) expectedBondOhm!: number;
   @Nullable() @Nested(() => CompoundShape) compound!: CompoundShape | null;
   @Nullable() @OneOf(['shroud', 'boot', 'none']) shroud!: string | null;
+  @Optional() @NestedList(() => ChartRowShape) chart?: ChartRowShape[];
 }
 
 class ListedShape {
@@ -316,6 +325,7 @@ class EntryShape {
   @Nullable() @IdText() cable!: string | null;
   @Num(LENGTH) washerMm!: number;
   @Nullable() @NestedList(() => AdaptorShape) adaptors!: AdaptorShape[] | null;
+  @Optional() @Nullable() @Num(LENGTH) tailMm?: number | null;
 }
 
 class RoundShape {

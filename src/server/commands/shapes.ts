@@ -1,4 +1,4 @@
-import { GRADES, SEAL_FATES } from '../../core/record/types';
+import { GRADES, HABITS, SEAL_FATES } from '../../core/record/types';
 import {
   Flag,
   IdList,
@@ -81,15 +81,36 @@ export class PourShape {
   @Nullable() @Time() expires!: string | null;
   @Nullable() @Flag() ratioKept!: boolean | null;
   @Time() mixedAt!: string;
-  @Time() packedAt!: string;
+  @Nullable() @Time() packedAt!: string | null;
   @Nullable() @Num({ min: -100, max: 200 }) temperatureC!: number | null;
   @Nullable() @Num({ min: -100, max: 200 }) lowestC!: number | null;
   @Nullable() @Time() lookedAt!: string | null;
 }
 
 export class PourSetShape {
+  @Time() packedAt!: string;
   @Nullable() @Num({ min: -100, max: 200 }) lowestC!: number | null;
   @Nullable() @Time() lookedAt!: string | null;
+}
+
+export class MakeOffShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @IdText() round!: string;
+  @OneOf(['make-off', 'opening']) why!: string;
+  @OneOf(HABITS) habit!: string;
+}
+
+export class TickShape {
+  @IdText() id!: string;
+  @Text(40) step!: string;
+  @Text(8) initials!: string;
+  @Nullable() @Text(300) skipped!: string | null;
+}
+
+export class UntickShape {
+  @IdText() id!: string;
+  @Text(40) step!: string;
 }
 
 export class AsLeftShape {

@@ -9,7 +9,7 @@ export const SITE_FORMAT = 'yendral-site-1';
 
 const LISTS = [
   'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reference', 'reading', 'look',
-  'pour', 'asleft', 'inspection', 'defect',
+  'pour', 'makeoff', 'asleft', 'inspection', 'defect',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** A site with everything recorded of it. */
@@ -77,6 +77,7 @@ const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)
   ['look', 'round', 'round'],
   ['pour', 'entry', 'entry'],
   ['pour', 'round', 'round'],
+  ['makeoff', 'entry', 'entry'],
   ['asleft', 'entry', 'entry'],
   ['defect', 'entry', 'entry'],
 ];

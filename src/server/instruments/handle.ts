@@ -1,4 +1,4 @@
-import type { CaliperInput } from '../../core/instrument/caliper';
+import { sends, type InstrumentInput } from '../../core/instrument/simulator';
 import type { Id } from '../../core/record/types';
 import type { App } from '../app';
 import { HttpError } from '../http/error';
@@ -14,6 +14,7 @@ class InputShape {
   @OneOf(['open', 'close']) jaws!: 'open' | 'close';
   @Num({ min: 0, max: 360 }) angleDeg!: number;
   @Nullable() @Nested(() => WorkpieceShape) workpiece!: WorkpieceShape | null;
+  @Nullable() @Num({ min: -100, max: 1000 }) target!: number | null;
 }
 
 /**
@@ -24,12 +25,12 @@ class InputShape {
 export function handleInstrument(app: App, id: Id, input: unknown): void {
   const instrument = app.store.records.get('instrument', id);
   if (!instrument) throw new HttpError(404, 'unknown-id', 'There is no instrument with this id.');
-  if (!instrument.simulated || instrument.kind !== 'caliper') {
+  if (!sends(instrument)) {
     throw new HttpError(
       409,
       'not-simulated',
       `${instrument.tag} does not send by itself; type its readings.`,
     );
   }
-  app.instruments.handle(instrument, check(InputShape, input, { partial: true }) as CaliperInput);
+  app.instruments.handle(instrument, check(InputShape, input, { partial: true }) as InstrumentInput);
 }

@@ -1,22 +1,15 @@
-import {
-  readCaliper,
-  restingCaliper,
-  stepCaliper,
-  type CaliperInput,
-  type CaliperState,
-} from '../../core/instrument/caliper';
+import { read, step, takeOut, type InstrumentInput, type Simulated } from '../../core/instrument/simulator';
 import type { Id, Instrument } from '../../core/record/types';
 import type { Clock } from '../clock';
 import type { EventHub } from '../events';
 
 /** Samples per second that a simulated instrument sends. */
 const SAMPLES_PER_SECOND = 8;
-/** A caliper that nobody touches goes to sleep after this time. */
+/** An instrument that nobody touches goes to sleep after this time. */
 const SLEEP_MS = 120_000;
 
 interface Running {
-  instrument: Instrument;
-  state: CaliperState;
+  simulated: Simulated;
   touchedMs: number;
 }
 
@@ -31,11 +24,12 @@ export class InstrumentHost {
   ) {}
 
   /** The user's hand on an instrument; wakes it up. */
-  handle(instrument: Instrument, input: CaliperInput): void {
+  handle(instrument: Instrument, input: InstrumentInput): void {
     const seed = [...instrument.id].reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7) % 2 ** 31;
-    const before = this.#running.get(instrument.id)?.state ?? restingCaliper(instrument, seed);
-    const state = stepCaliper(before, input, instrument.span);
-    this.#running.set(instrument.id, { instrument, state, touchedMs: Date.now() });
+    const before = this.#running.get(instrument.id)?.simulated ?? takeOut(instrument, seed);
+    // The record may have changed since, its calibration date above all.
+    const simulated = step({ ...before, instrument }, input);
+    this.#running.set(instrument.id, { simulated, touchedMs: Date.now() });
     this.#timer ??= setInterval(() => this.#tick(), 1000 / SAMPLES_PER_SECOND);
     this.#timer.unref();
   }
@@ -47,8 +41,8 @@ export class InstrumentHost {
         this.#running.delete(id);
         continue;
       }
-      running.state = stepCaliper(running.state, {}, running.instrument.span);
-      this.events.send('instrument', readCaliper(running.state, running.instrument, at));
+      running.simulated = step(running.simulated, {});
+      this.events.send('instrument', read(running.simulated, at));
     }
     if (this.#running.size === 0) this.stop();
   }

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { now } from '../../client/clock';
+import { sends } from '../../core/instrument/simulator';
 import { KINDS } from '../../core/record/kinds';
 import { GRADES, type Grade, type Id, type Instrument } from '../../core/record/types';
 import { isSealed } from '../../core/record/apply-inspection';
@@ -11,11 +12,12 @@ import { contextOf, judge } from '../../core/rulebook/judge';
 import { ruleOf } from '../../core/rulebook/rules';
 import { NumberPad } from '../../ui/NumberPad';
 import type { KeyBinding } from '../../ui/keys';
-import { caliper, device, parameter, say, useDevice } from '../device';
+import { device, instrument as hand, parameter, say, useDevice } from '../device';
 import { give, undoLast } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './bench.css';
 import { CaliperPanel } from './CaliperPanel';
+import { GaugePanel } from './GaugePanel';
 import { nominalOf, pieceOf } from './piece';
 import { PourPanel } from './PourPanel';
 import { JudgementColumn } from './JudgementColumn';
@@ -100,12 +102,14 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const defects = entry ? slice.by('defect', 'entry', entry) : [];
   const stops = round?.entries ?? [];
 
-  const simulated = instrument?.simulated ? instrument : null;
+  const simulated = instrument && sends(instrument) ? instrument : null;
   const nominalMm = dossier ? nominalOf(dossier, active?.place.id ?? '') : 20;
   useEffect(() => {
-    caliper.hold(simulated);
+    hand.hold(simulated);
     // Another place, another thing between the jaws.
-    if (simulated) caliper.handle({ jaws: 'open', workpiece: pieceOf(nominalMm, 0.1), angleDeg: 0 });
+    if (simulated?.kind === 'caliper')
+      hand.handle({ jaws: 'open', workpiece: pieceOf(nominalMm, 0.1), angleDeg: 0 });
+    else if (simulated) hand.handle({ target: null });
   }, [simulated?.id, active?.place.id]); // eslint-disable-line react-hooks/exhaustive-deps
 
   const target = (): Target | null => {
@@ -122,7 +126,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   };
   const take = () => {
     const where = target();
-    if (where && takeLive(where, caliper.line)) afterReading();
+    if (where && takeLive(where, hand.line, nominalMm)) afterReading();
   };
   const enter = () => {
     const where = target();
@@ -189,7 +193,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     },
   });
   const keys: KeyBinding[] = [
-    { key: ' ', title: 'Take the reading that the caliper shows', run: take },
+    { key: ' ', title: 'Take the reading that the instrument shows', run: take },
     { key: 'd', title: 'Raise a defect from the selected failed check', run: () => raise(undefined) },
     { key: 'u', title: 'Undo your last change', run: undoLast },
     { key: 'ArrowRight', title: 'Next place to measure', run: () => step(1) },
@@ -201,7 +205,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
       title: 'Next grade of inspection',
       run: () => setGrade(GRADES[(GRADES.indexOf(asked) + 1) % GRADES.length]!),
     },
-    { key: 'j', title: 'Show the caliper’s jaws', run: () => setPanel(!panel) },
+    { key: 'j', title: 'Show what the instrument is held against', run: () => setPanel(!panel) },
     { key: 'n', title: 'Show the number pad', run: () => setPad(!pad) },
     { key: 's', title: 'Seal the inspection', run: seal },
     { key: 'a', title: 'Seal how the entry was left', run: () => setAsLeft(true) },
@@ -275,8 +279,11 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               }}
               onRaise={raise}
             />
-            {panel && instrument?.simulated && (
+            {panel && simulated?.kind === 'caliper' && (
               <CaliperPanel key={`${active?.place.id}`} nominalMm={nominalMm} />
+            )}
+            {panel && simulated && simulated.kind !== 'caliper' && (
+              <GaugePanel key={`${active?.place.id}`} instrument={simulated} nominal={nominalMm} />
             )}
             {pad && <NumberPad value={typed} onChange={setTyped} onEnter={enter} />}
             <Tray

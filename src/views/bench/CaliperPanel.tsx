@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { caliper, useCaliper } from '../device';
+import { instrument, useInstrument } from '../device';
 import { pieceOf } from './piece';
 
 interface Props {
@@ -9,11 +9,11 @@ interface Props {
 
 /** The simulated caliper: turn the jaws round the cable and close them on it. */
 export function CaliperPanel({ nominalMm }: Props) {
-  const line = useCaliper();
+  const line = useInstrument();
   const [size, setSize] = useState(nominalMm);
   const [oval, setOval] = useState(0.1);
   const [angle, setAngle] = useState(0);
-  const opening = Math.min(54, Math.max(8, (line?.value_mm ?? size) * 1.2));
+  const opening = Math.min(54, Math.max(8, (line?.value ?? size) * 1.2));
   return (
     <section className="caliper" aria-label="Simulated caliper">
       <svg viewBox="-60 -40 120 80" aria-hidden="true" style={{ transform: `rotate(${angle}deg)` }}>
@@ -34,7 +34,7 @@ export function CaliperPanel({ nominalMm }: Props) {
               const mm = Number(event.target.value);
               if (!(mm > 0)) return;
               setSize(mm);
-              caliper.handle({ workpiece: pieceOf(mm, oval) });
+              instrument.handle({ workpiece: pieceOf(mm, oval) });
             }}
           />
         </label>
@@ -49,7 +49,7 @@ export function CaliperPanel({ nominalMm }: Props) {
             onChange={(event) => {
               const mm = Number(event.target.value);
               setOval(mm);
-              caliper.handle({ workpiece: pieceOf(size, mm) });
+              instrument.handle({ workpiece: pieceOf(size, mm) });
             }}
           />
         </label>
@@ -63,18 +63,20 @@ export function CaliperPanel({ nominalMm }: Props) {
             value={angle}
             onChange={(event) => {
               setAngle(Number(event.target.value));
-              caliper.handle({ angleDeg: Number(event.target.value) });
+              instrument.handle({ angleDeg: Number(event.target.value) });
             }}
           />
         </label>
         <div className="answers">
           <button
             type="button"
-            onClick={() => caliper.handle({ jaws: 'close', workpiece: pieceOf(size, oval), angleDeg: angle })}
+            onClick={() =>
+              instrument.handle({ jaws: 'close', workpiece: pieceOf(size, oval), angleDeg: angle })
+            }
           >
             Close the jaws
           </button>
-          <button type="button" onClick={() => caliper.handle({ jaws: 'open' })}>
+          <button type="button" onClick={() => instrument.handle({ jaws: 'open' })}>
             Open the jaws
           </button>
         </div>

@@ -100,12 +100,13 @@ function PourLine({
   return (
     <li>
       Batch {pour.batch ?? 'unknown'}, expires {pour.expires ?? 'unknown'}; mixed {moment(pour.mixedAt)} at{' '}
-      {pour.temperatureC === null ? 'an unknown temperature' : `${figure(pour.temperatureC, 1)} °C`}, packed{' '}
-      {moment(pour.packedAt)}.{' '}
+      {pour.temperatureC === null ? 'an unknown temperature' : `${figure(pour.temperatureC, 1)} °C`},{' '}
+      {pour.packedAt ? `packed ${moment(pour.packedAt)}` : 'not packed yet'}.{' '}
       {clocks && (
         <>
-          Stiff at {moment(clocks.stiffAt)}, look from {moment(clocks.lookAt)}, energise from{' '}
-          {moment(clocks.energiseAt)}.{' '}
+          Stiff at {moment(clocks.stiffAt)}
+          {clocks.lookAt && `, look from ${moment(clocks.lookAt)}`}
+          {clocks.energiseAt && `, energise from ${moment(clocks.energiseAt)}`}.{' '}
         </>
       )}
       {pour.lookedAt ? `Looked at ${moment(pour.lookedAt)}.` : 'Not looked at yet.'}

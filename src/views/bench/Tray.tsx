@@ -1,7 +1,8 @@
-import type { CaliperLine } from '../../core/instrument/caliper';
+import type { InstrumentLine } from '../../core/instrument/line';
+import { sends } from '../../core/instrument/simulator';
 import type { Instrument } from '../../core/record/types';
 import { day, figure } from '../../core/words/format';
-import { useCaliper } from '../device';
+import { useInstrument } from '../device';
 
 interface Props {
   instruments: readonly Instrument[];
@@ -24,7 +25,7 @@ interface Props {
 export function Tray(props: Props) {
   const { instruments, instrument, placeTitle, unit, typed, sealed, inputRef } = props;
   // Eight times a second; nothing but the tray looks again for it.
-  const line = useCaliper();
+  const line = useInstrument();
   return (
     <footer className="tray">
       <button type="button" className="primary" onClick={props.onTake} disabled={sealed}>
@@ -57,9 +58,9 @@ export function Tray(props: Props) {
           </small>
         </div>
       </div>
-      {instrument?.simulated && (
+      {instrument && sends(instrument) && (
         <button type="button" className="secondary slim" onClick={props.onPanel}>
-          Jaws
+          {instrument.kind === 'caliper' ? 'Jaws' : 'Hold'}
         </button>
       )}
       <form
@@ -100,16 +101,23 @@ export function Tray(props: Props) {
 }
 
 /** What a sending instrument shows; one that does not send shows nothing. */
-function liveWords(instrument: Instrument | null, line: CaliperLine | null): string {
-  if (!instrument?.simulated) return 'typed';
-  if (line?.value_mm != null) return `${line.value_mm.toFixed(2)} mm`;
-  return line?.fault ? 'refuses' : '– – mm';
+function liveWords(instrument: Instrument | null, line: InstrumentLine | null): string {
+  if (!instrument || !sends(instrument)) return 'typed';
+  const unit = UNIT_WORDS[instrument.unit];
+  if (line?.value != null) return `${line.value.toFixed(instrument.unit === 'mm' ? 2 : 1)} ${unit}`;
+  return line?.fault ? 'refuses' : `– – ${unit}`;
 }
 
-const UNIT_WORDS: Record<Instrument['unit'], string> = { mm: 'mm', ohm: 'Ω', turns: 'turns', Nm: 'N·m' };
+const UNIT_WORDS: Record<Instrument['unit'], string> = {
+  mm: 'mm',
+  ohm: 'Ω',
+  turns: 'turns',
+  Nm: 'N·m',
+  degC: '°C',
+};
 
 const uncertaintyWords = ({ unit, expandedUncertainty }: Instrument): string =>
   `± ${figure(expandedUncertainty, 3)} ${UNIT_WORDS[unit]}`;
 
-const calibrationWords = ({ calibratedUntil }: Instrument, line: CaliperLine | null): string =>
+const calibrationWords = ({ calibratedUntil }: Instrument, line: InstrumentLine | null): string =>
   line?.fault === 'past-calibration' ? `past ${day(calibratedUntil)}` : `to ${day(calibratedUntil)}`;

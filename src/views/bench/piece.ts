@@ -1,7 +1,9 @@
 import type { Workpiece } from '../../core/instrument/caliper';
+import { threadOf } from '../../core/gland/thread-table';
 import { KINDS } from '../../core/record/kinds';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { gapScale } from '../../core/rulebook/gap-scale';
+import { valueTaskOf } from '../../core/rulebook/value-task';
 
 /** Something between the jaws: its mean diameter and how far it is out of round, mm. */
 export const pieceOf = (meanMm: number, ovalMm: number): Workpiece => ({
@@ -9,7 +11,7 @@ export const pieceOf = (meanMm: number, ovalMm: number): Workpiece => ({
   majorMm: meanMm + ovalMm / 2,
 });
 
-/** What the jaws close on when nobody says otherwise: what the record promises, mm. */
+/** What an instrument meets when nobody says otherwise: what the record promises, in the place's unit. */
 export function nominalOf(dossier: Dossier, place: string): number {
   const { cable, enclosure, size, entry } = dossier;
   const [count, core] = [cable?.cores[0]?.count ?? 4, cable?.cores[0]?.diameterMm ?? 4];
@@ -32,7 +34,17 @@ export function nominalOf(dossier: Dossier, place: string): number {
       return Math.max(gapScale(dossier)?.nut.gapMm ?? 4, 0.1);
     case 'thread-engagement':
       return Math.max(enclosure.wallMm - 1, 1);
+    case 'thread-pitch':
+      return threadOf(size?.thread ?? '')?.pitchMm ?? 1.5;
+    case 'thread-major':
+      return (threadOf(size?.thread ?? '')?.nominalMm ?? 20) - 0.15;
     default:
-      return cable?.outerMm ?? 20;
+      return jointMiddle(dossier, place) ?? cable?.outerMm ?? 20;
   }
+}
+
+/** The middle of what a joint asks for; null for another place. */
+function jointMiddle(dossier: Dossier, place: string): number | null {
+  const task = valueTaskOf(dossier, place);
+  return task?.low != null && task.high !== null ? (task.low + task.high) / 2 : null;
 }

@@ -2,10 +2,11 @@ import type { Place } from '../../core/record/kinds';
 import type { Id, Instrument, Round, Unit } from '../../core/record/types';
 import { parseLength } from '../../core/quantity/length';
 import { parseResistance } from '../../core/quantity/resistance';
-import type { CaliperLine } from '../../core/instrument/caliper';
+import type { InstrumentLine } from '../../core/instrument/line';
+import { sends } from '../../core/instrument/simulator';
 import { day } from '../../core/words/format';
 import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
-import { caliper, device, say } from '../device';
+import { device, instrument as hand, say } from '../device';
 import { give } from '../give';
 
 /** Where a reading goes. */
@@ -27,14 +28,20 @@ export function takeTyped({ entry, round, place, instrument }: Target, typed: st
 }
 
 /** What is typed at a place, by its unit. */
-export const TYPED_UNIT: Record<Unit, string> = { mm: 'mm or in', ohm: 'Ω or mΩ', turns: 'turns', Nm: 'N·m' };
+export const TYPED_UNIT: Record<Unit, string> = {
+  mm: 'mm or in',
+  ohm: 'Ω or mΩ',
+  turns: 'turns',
+  Nm: 'N·m',
+  degC: '°C',
+};
 
 function valueOf(place: Place, typed: string): number | string {
   if (place.unit === 'ohm') {
     const ohms = parseResistance(typed);
     return ohms ?? 'That is no resistance. Type for example 0.012 or 12 mΩ.';
   }
-  if (place.unit === 'turns' || place.unit === 'Nm') {
+  if (place.unit !== 'mm') {
     const plain = typed.trim().replace(',', '.');
     return /^\d+(\.\d+)?$/.test(plain)
       ? Number(plain)
@@ -47,10 +54,10 @@ function valueOf(place: Place, typed: string): number | string {
 /** Readings of one place lie this far apart. */
 const NEXT_ANGLE_DEG = 60;
 
-/** Takes what the caliper shows. */
-export function takeLive(target: Target, line: CaliperLine | null): boolean {
+/** Takes what the instrument shows; `nominal` is what it is held against when nobody has said otherwise. */
+export function takeLive(target: Target, line: InstrumentLine | null, nominal: number): boolean {
   const { instrument, place } = target;
-  if (!instrument.simulated || place.unit !== 'mm') {
+  if (!sends(instrument) || instrument.unit !== place.unit) {
     say(`${instrument.tag} does not send by itself: type the reading and press Enter.`);
     return false;
   }
@@ -60,14 +67,20 @@ export function takeLive(target: Target, line: CaliperLine | null): boolean {
     );
     return false;
   }
-  if (!line || line.value_mm === null || !line.stable) {
-    caliper.handle({ jaws: 'close' });
-    say('The jaws are closing on the cable; take the reading when they rest.');
+  if (!line || line.value === null || !line.stable) {
+    const caliper = instrument.kind === 'caliper';
+    hand.handle(caliper ? { jaws: 'close' } : { target: nominal });
+    say(
+      caliper
+        ? 'The jaws are closing on the cable; take the reading when they rest.'
+        : `${instrument.tag} is on its way; take the reading when it rests.`,
+    );
     return false;
   }
-  if (!put(target, line.value_mm, line.value_mm.toFixed(2), 'instrument')) return false;
+  const decimals = place.unit === 'Nm' ? 1 : 2;
+  if (!put(target, line.value, line.value.toFixed(decimals), 'instrument')) return false;
   // The next reading is taken a third of a half turn further round.
-  caliper.handle({ angleDeg: (line.angle_deg + NEXT_ANGLE_DEG) % 180 });
+  if (line.angle_deg !== null) hand.handle({ angleDeg: (line.angle_deg + NEXT_ANGLE_DEG) % 180 });
   return true;
 }
 

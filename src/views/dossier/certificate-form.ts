@@ -56,6 +56,7 @@ const SIZE: readonly Field[] = [
     fields: [len('0', 'At least'), len('1', 'At most')],
   },
   len('innerProudMm', 'Inner sheath proud of its seal, at least', true),
+  len('sealDepthMm', 'From the cut of armour or sheath to the seal’s inner face', true),
   {
     path: 'backNut',
     title: 'Outer seal’s rubber and nut, for the back-nut scale',
@@ -108,6 +109,7 @@ const blankSize = () => ({
   armourLengthMm: [15, 20],
   innerProudMm: 5,
   pot: null,
+  sealDepthMm: null,
 });
 
 /** The form of a certificate with its assembly sheet. */
@@ -191,6 +193,13 @@ export const CERTIFICATE_FORM: TableForm = {
         },
       ],
     },
+    {
+      path: 'sheet.chart',
+      title: 'Chart: size by cores and conductor area',
+      type: 'list',
+      blank: () => ({ cores: 3, areaMm2: 1.5, size: '' }),
+      fields: [num('cores', 'Cores'), num('areaMm2', 'Conductor area', 'mm²'), text('size', 'Size')],
+    },
   ],
   blank: (id) => ({
     id,
@@ -216,6 +225,7 @@ export const CERTIFICATE_FORM: TableForm = {
       expectedBondOhm: 0.012,
       compound: null,
       shroud: null,
+      chart: [],
     },
   }),
 };

@@ -310,6 +310,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
       len('hole.diameterMm', 'Diameter of a clearance hole', true),
       len0('hole.chamfersMm', 'Chamfers of the hole, together'),
       len0('washerMm', 'Washer between gland and wall'),
+      len('tailMm', 'Conductors beyond the inner sheath, slack included', true),
       {
         path: 'adaptors',
         title: 'Adaptors between gland and wall',
@@ -345,6 +346,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
       cable: null,
       washerMm: 0,
       adaptors: null,
+      tailMm: null,
     }),
   },
   round: {

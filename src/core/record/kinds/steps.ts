@@ -1,3 +1,5 @@
+import type { JointId } from '../types';
+
 /** A part that goes on the cable before it is made off, in the order of slipping on. */
 export interface Part {
   id: string;
@@ -14,6 +16,10 @@ export interface Step {
   hold: string | null;
   /** What can hurt somebody here; null where nothing does. */
   caution: string | null;
+  /** Joint that the step closes, by the school of the sheet; null for another step. */
+  joint: JointId | null;
+  /** What is needed at hand. */
+  tools: readonly string[];
 }
 
 const part = (id: string, title: string, way = ''): Part => ({ id, title, way });
@@ -21,13 +27,8 @@ const step = (
   id: string,
   title: string,
   hold: string | null = null,
-  caution: string | null = null,
-): Step => ({
-  id,
-  title,
-  hold,
-  caution,
-});
+  { caution = null, joint = null, tools = [] }: Partial<Step> = {},
+): Step => ({ id, title, hold, caution, joint, tools });
 
 const KNIFE = 'Cut away from the body.';
 const SPRING = 'Stiff armour springs back: goggles, and hold the offcuts.';
@@ -45,62 +46,80 @@ export const RING_OWN = part(
 );
 export const TAG_PART = part('tag', 'earth tag ring', 'paint off under it, serrated washer on a thin wall');
 
-export const STRIP_OUTER = step('strip-outer', 'Cut the outer sheath back, square and clean.', null, KNIFE);
+export const STRIP_OUTER = step('strip-outer', 'Cut the outer sheath back, square and clean.', null, {
+  caution: KNIFE,
+  tools: ['sheath knife', 'rule'],
+});
 export const CUT_ARMOUR = step(
   'cut-armour',
   'Cut the armour to its length; groove and snap, never through to the inner sheath.',
   'armour-length',
-  SPRING,
+  { caution: SPRING, tools: ['armour saw or rotary cutter', 'rule'] },
 );
 export const STRIP_INNER = step(
   'strip-inner',
   'Cut the inner sheath back; nothing under it is scored.',
   'conductors',
-  KNIFE,
+  { caution: KNIFE, tools: ['sheath knife'] },
 );
 export const BODY_IN = step(
   'body',
   'Screw the body into the wall, by its school, with washer and tag.',
   'thread-engagement',
-  'Isolated, proved dead, permit and gas test in hand before the enclosure is opened in a zone.',
+  {
+    caution: 'Isolated, proved dead, permit and gas test in hand before the enclosure is opened in a zone.',
+    joint: 'entry',
+    tools: ['spanner'],
+  },
 );
 export const SPREAD = step('spread', 'Spread the armour over the cone, evenly all round.');
-export const DRY_CLAMP = step('dry-clamp', 'Close the clamp, then open it again and look.', 'armour-seated');
+export const DRY_CLAMP = step('dry-clamp', 'Close the clamp, then open it again and look.', 'armour-seated', {
+  joint: 'clamp',
+  tools: ['two spanners', 'torch'],
+});
 export const INNER_BACK = step(
   'inner-seal',
   'Inner seal back in its place, closed by its school.',
   'inner-proud',
+  { joint: 'inner-seal', tools: ['caliper'] },
 );
 export const LIP_BACK = step(
   'diaphragm',
   'Pull the lip of the diaphragm back along the sheath; it is never cut.',
   'diaphragm-lip',
 );
-export const CLAMP_SHUT = step('clamp', 'Close the clamp by its school.');
+export const CLAMP_SHUT = step('clamp', 'Close the clamp by its school.', null, {
+  joint: 'clamp',
+  tools: ['two spanners'],
+});
 export const CORES_APART = step(
   'cores',
   'Cut fillers, foil and tapes flush at the crotch; spread the cores.',
   null,
-  KNIFE,
+  { caution: KNIFE, tools: ['side cutters'] },
 );
 export const MIX = step(
   'mix',
   'Mix the compound to its ratio; write down batch, expiry, temperature and time.',
   null,
-  CHEMICAL,
+  { caution: CHEMICAL, tools: ['gloves', 'goggles', 'thermometer'] },
 );
 export const PACK = step(
   'pack',
   'Pack from the middle outwards before it stiffens; press the surplus on the sheath beside the gland.',
   'compound-reach',
-  CHEMICAL,
+  { caution: CHEMICAL, tools: ['gloves', 'goggles', 'rule'] },
 );
 export const CURE_LOOK = step(
   'cure',
   'Wait for the cure, open, look, and mend voids with fresh compound.',
   'compound-face',
+  { tools: ['two spanners', 'torch'] },
 );
-export const POT_SHUT = step('pot', 'Close the pot again by its school.', 'compound-witness');
+export const POT_SHUT = step('pot', 'Close the pot again by its school.', 'compound-witness', {
+  joint: 'pot',
+  tools: ['two spanners'],
+});
 export const HOLD_SPIGOT = step(
   'spigot',
   'Hold the compound spigot while the body is turned.',
@@ -110,13 +129,17 @@ export const OUTER_SHUT = step(
   'outer-seal',
   'Close the outer seal by its school; read the back-nut gap.',
   'back-nut-gap',
+  { joint: 'outer-seal', tools: ['two spanners', 'feeler or caliper'] },
 );
 export const OUTER_GRIP = step(
   'outer-seal',
   'Close the outer seal by its school, then tug the cable.',
   'outer-bare',
+  { joint: 'outer-seal', tools: ['two spanners'] },
 );
-export const TAG_BOND = step('bond', 'Bond the tag; measure the joint with one end disconnected.', 'bond');
+export const TAG_BOND = step('bond', 'Bond the tag; measure the joint with one end disconnected.', 'bond', {
+  tools: ['milliohm meter', 'spanner'],
+});
 export const BOND_ONLY = step('bond', 'See that bond and tag are tight.', 'bond-tight');
 export const COVER = step('shroud', 'Pull the shroud over the gland.', 'shroud');
 export const ARMOUR_IN = step(
@@ -128,7 +151,7 @@ export const INJECT = step(
   'inject',
   'Throw the first shot away, then inject until resin stands at the vent.',
   'resin-dam',
-  CHEMICAL,
+  { caution: CHEMICAL, joint: 'resin-port', tools: ['gloves', 'goggles', 'thermometer'] },
 );
 export const RESIN_CURE = step(
   'resin-cure',

@@ -4,9 +4,7 @@ import { atMost } from '../../quantity/compare';
 import { conforms, fails, unread, type Check } from '../check';
 import { groupsOf, isFlameproof, type Context } from '../dossier';
 import type { Aspect } from '../finding';
-
-/** A clearance hole may exceed the thread's major diameter by this much unless the sheet says otherwise, mm. */
-const CLEARANCE_MM = 0.7;
+import { CLEARANCE_MM } from '../limits';
 
 /** Thread of gland and entry agree in form and size; a thread that only nearly fits is named. */
 export const e07: Check = {

@@ -5,6 +5,7 @@ import { classified } from '../classified';
 import { groupsOf, isFlameproof, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../finding';
 import { faultOfGroup } from '../judge-value';
+import { passedOver } from '../passed-over';
 
 /** Threads engaged of a flameproof joint. */
 export const e08: Check = {
@@ -46,7 +47,8 @@ export const e08: Check = {
     const turns = groupsOf(context, 'thread-turns');
     if (lengths.length + turns.length === 0) {
       const expectedThreads = Math.floor(expectedMm / thread.pitchMm);
-      return [unread('e08.not-measured', { expectedMm, expectedThreads }, 'settle.engagement')];
+      const none = unread('e08.not-measured', { expectedMm, expectedThreads }, 'settle.engagement');
+      return [passedOver(context, 'thread-engagement') ?? none];
     }
     return [
       ...lengths.map((group) => judgeEngaged(context, thread, group, 1)),

@@ -5,6 +5,7 @@ import { groupsOf, singleUncertainty, type ReadingGroup } from '../dossier';
 import type { Aspect, Facts } from '../finding';
 import type { GapScale } from '../gap-scale';
 import { faultOfGroup } from '../judge-value';
+import { passedOver } from '../passed-over';
 
 /** The gap under the back nut against the scale that follows from the cable's diameter. */
 export const e19: Check = {
@@ -37,7 +38,10 @@ export const e19: Check = {
     const groups = groupsOf(context, 'back-nut-gap');
     const aspects =
       groups.length === 0
-        ? [unread('e19.not-measured', factsOf(scale, 0, 0), 'settle.gap')]
+        ? [
+            passedOver(context, 'back-nut-gap') ??
+              unread('e19.not-measured', factsOf(scale, 0, 0), 'settle.gap'),
+          ]
         : groups.map((group) => judgeGap(group, scale));
     if (nut.indentPct > scale.allowedPct + SLACK) aspects.push(fails('e19.indent', factsOf(scale, 0, 0)));
     return aspects;

@@ -2,6 +2,7 @@ import { atMost } from '../../quantity/compare';
 import { conforms, fails, marginal, unread, type Check } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../finding';
+import { passedOver } from '../passed-over';
 
 /** Resistance of the bond against the site's limit and against what the sheet predicts. */
 export const e23b: Check = {
@@ -16,7 +17,8 @@ export const e23b: Check = {
     const groups = groupsOf(context, 'bond');
     const expectedOhm = certificate?.sheet.expectedBondOhm ?? null;
     if (groups.length === 0) {
-      return [unread('e23b.not-measured', { limitOhm: site.bondLimitOhm, expectedOhm }, 'settle.bond')];
+      const none = unread('e23b.not-measured', { limitOhm: site.bondLimitOhm, expectedOhm }, 'settle.bond');
+      return [passedOver(context, 'bond') ?? none];
     }
     return groups.map((group) => judgeBond(context, group, expectedOhm));
   },

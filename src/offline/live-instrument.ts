@@ -1,27 +1,21 @@
 import { api } from '../client/api';
 import { now } from '../client/clock';
-import {
-  readCaliper,
-  restingCaliper,
-  stepCaliper,
-  type CaliperInput,
-  type CaliperLine,
-  type CaliperState,
-} from '../core/instrument/caliper';
+import type { InstrumentLine } from '../core/instrument/line';
+import { read, step, takeOut, type InstrumentInput, type Simulated } from '../core/instrument/simulator';
 import type { Instrument } from '../core/record/types';
 
-/** Samples per second when the page drives the caliper itself. */
+/** Samples per second when the page drives the instrument itself. */
 const SAMPLES_PER_SECOND = 8;
 /** Silence after which the page takes over, ms. */
 const SILENCE_MS = 900;
 
-/** One simulated caliper as the page sees it: the server's stream, or the same simulator here when it is away. */
-export class LiveCaliper {
-  #state: CaliperState | null = null;
+/** The simulated instrument in the hand: the server's stream, or the same simulator here when it is away. */
+export class LiveInstrument {
+  #here: Simulated | null = null;
   #instrument: Instrument | null = null;
   #heardMs = 0;
   #timer: ReturnType<typeof setInterval> | null = null;
-  line: CaliperLine | null = null;
+  line: InstrumentLine | null = null;
 
   constructor(private readonly changed: () => void) {}
 
@@ -29,25 +23,25 @@ export class LiveCaliper {
   hold(instrument: Instrument | null): void {
     if (instrument?.id === this.#instrument?.id) return;
     this.#instrument = instrument;
-    this.#state = null;
+    this.#here = null;
     this.line = null;
     if (this.#timer) clearInterval(this.#timer);
     this.#timer = instrument ? setInterval(() => this.#tick(), 1000 / SAMPLES_PER_SECOND) : null;
     this.changed();
   }
 
-  /** The user's hand on the jaws. */
-  handle(input: CaliperInput): void {
+  /** The user's hand on it. */
+  handle(input: InstrumentInput): void {
     const instrument = this.#instrument;
     if (!instrument) return;
-    this.#state = stepCaliper(this.#state ?? restingCaliper(instrument, 97), input, instrument.span);
+    this.#here = step(this.#here ?? takeOut(instrument, 97), input);
     void api.handleInstrument(instrument.id, input).catch(() => {
       this.#heardMs = 0;
     });
   }
 
   /** A line of the server's stream. */
-  hear(line: CaliperLine): void {
+  hear(line: InstrumentLine): void {
     if (line.instrument !== this.#instrument?.id) return;
     this.#heardMs = Date.now();
     this.line = line;
@@ -55,10 +49,10 @@ export class LiveCaliper {
   }
 
   #tick(): void {
-    if (!this.#instrument || !this.#state) return;
-    this.#state = stepCaliper(this.#state, {}, this.#instrument.span);
+    if (!this.#here) return;
+    this.#here = step(this.#here, {});
     if (Date.now() - this.#heardMs < SILENCE_MS) return;
-    this.line = readCaliper(this.#state, this.#instrument, now());
+    this.line = read(this.#here, now());
     this.changed();
   }
 }

@@ -1,0 +1,16 @@
+import type { Unit } from '../record/types';
+
+/** One line of the instrument stream; the same for every simulated instrument. */
+export interface InstrumentLine {
+  instrument: string;
+  sample: number;
+  /** Value as shown, in `unit`; null when the instrument refuses to send. */
+  value: number | null;
+  unit: Unit;
+  /** Whether it has come to rest and may be taken as a reading. */
+  stable: boolean;
+  /** Why it refuses, or null. */
+  fault: 'past-calibration' | 'outside-span' | null;
+  /** Turn of a caliper's jaws round the cable, degrees; null for the others. */
+  angle_deg: number | null;
+}

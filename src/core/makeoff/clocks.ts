@@ -1,0 +1,106 @@
+import { compoundTimes } from '../gland/compound';
+import type { Slice } from '../record/slice';
+import type { CompoundData, Id, Pour } from '../record/types';
+import { currentRound } from '../rulebook/dossier';
+import { clocksOf } from '../rulebook/judge-pour';
+
+/** One thing that time runs against. */
+export interface Clock {
+  id: string;
+  is: 'working-life' | 'look' | 'energise';
+  /** Fixed moment, ISO 8601. */
+  due: string;
+  /** When it began to run. */
+  from: string;
+  pour: Id;
+  entry: Id;
+  /** Enclosure and entry, in words. */
+  where: string;
+  compound: string;
+  /** The lowest temperature since packing is below the sheet's minimum: the cure stands still. */
+  stopped: boolean;
+  /** Temperature that it runs at, °C; null: not recorded, the sheet's own time is shown. */
+  temperatureC: number | null;
+}
+
+/** A pot whose compound was packed after it had stiffened. */
+export interface PackedLate {
+  pour: Id;
+  entry: Id;
+  where: string;
+  /** Minutes after it was stiff. */
+  byMin: number;
+}
+
+/**
+ * Every clock of a site that still matters: working life until the compound is packed, the look until it is
+ * done, energising until an as-left record is sealed. Those that are due first come first.
+ */
+export function clocksOfSite(slice: Slice, site: Id): { clocks: Clock[]; late: PackedLate[] } {
+  const clocks: Clock[] = [];
+  const late: PackedLate[] = [];
+  for (const [entryId, pours] of poursByEntry(slice, site)) {
+    const entry = slice.get('entry', entryId);
+    const certificate = entry?.certificate ? slice.get('certificate', entry.certificate) : null;
+    const compound = certificate?.sheet.compound;
+    if (!entry || !compound) continue;
+    const round = currentRound(slice, entry.id, site)?.id;
+    const where = `${slice.get('enclosure', entry.enclosure)?.tag ?? '?'}, entry ${entry.label}`;
+    const own = pours.filter((pour) => pour.round === round && !isOver(slice, pour));
+    own.forEach((pour, i) => {
+      const { found, late: byMin } = clocksOfPour(compound, pour);
+      // Mended with fresh compound: the cure that counts is the newest's.
+      const counting = i === own.length - 1 ? found : found.filter(({ is }) => is === 'working-life');
+      clocks.push(
+        ...counting.map((clock) => ({ ...clock, where, entry: entry.id, compound: compound.name })),
+      );
+      if (byMin !== null) late.push({ pour: pour.id, entry: entry.id, where, byMin });
+    });
+  }
+  clocks.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id < b.id ? -1 : 1));
+  return { clocks, late };
+}
+
+/** Pours of a site by entry, in the order of packing. */
+function poursByEntry(slice: Slice, site: Id): Map<Id, Pour[]> {
+  const found = new Map<Id, Pour[]>();
+  for (const pour of slice.by('pour', 'site', site))
+    found.set(pour.entry, [...(found.get(pour.entry) ?? []), pour]);
+  const since = ({ packedAt, mixedAt }: Pour) => packedAt ?? mixedAt;
+  for (const pours of found.values()) pours.sort((a, b) => (since(a) < since(b) ? -1 : 1));
+  return found;
+}
+
+/** Whether nothing of a pour has to be waited for any more. */
+function isOver(slice: Slice, pour: Pour): boolean {
+  const sealedAfter = (records: { round: Id; at: string }[]) =>
+    records.some(({ round, at }) => round === pour.round && at >= pour.at);
+  if (sealedAfter(slice.by('inspection', 'entry', pour.entry))) return true;
+  return pour.lookedAt !== null && sealedAfter(slice.by('asleft', 'entry', pour.entry));
+}
+
+type Bare = Omit<Clock, 'where' | 'entry' | 'compound'>;
+
+function clocksOfPour(compound: CompoundData, pour: Pour): { found: Bare[]; late: number | null } {
+  // Without a temperature the sheet's own times are shown; the judgement says that it is missing.
+  const known = pour.temperatureC === null ? { ...pour, temperatureC: compound.referenceC } : pour;
+  const times = clocksOf(compound, known)!;
+  const coldest = pour.lowestC ?? pour.temperatureC;
+  const stopped = coldest !== null && !compoundTimes(compound, coldest).mayMix;
+  const clock = (is: Clock['is'], due: string, from: string, temperatureC: number | null): Bare => ({
+    id: `${pour.id} ${is}`,
+    is,
+    due,
+    from,
+    pour: pour.id,
+    stopped: is !== 'working-life' && stopped,
+    temperatureC,
+  });
+  if (pour.packedAt === null)
+    return { found: [clock('working-life', times.stiffAt, pour.mixedAt, pour.temperatureC)], late: null };
+  const byMin = (Date.parse(pour.packedAt) - Date.parse(times.stiffAt)) / 60_000;
+  const found: Bare[] = [];
+  if (pour.lookedAt === null) found.push(clock('look', times.lookAt!, pour.packedAt, coldest));
+  found.push(clock('energise', times.energiseAt!, pour.packedAt, coldest));
+  return { found, late: byMin > 0 ? byMin : null };
+}

@@ -1,0 +1,178 @@
+import { describe, expect, it } from 'vitest';
+import { apply } from '../record/apply';
+import type { AnyCommand } from '../record/commands';
+import { KIND_IDS } from '../record/kind-ids';
+import type { MemorySlice } from '../record/slice';
+import { currentRound, dossierOf } from '../rulebook/dossier';
+import { judge } from '../rulebook/judge';
+import { dossierWith, recordsWith, type Change } from '../rulebook/sound-entry.test.data';
+import { statement } from '../words/findings';
+import { clocksOfSite } from './clocks';
+import { cutMarks } from './marks';
+import { planOf } from './plan';
+
+const steps = (
+  change: Change,
+  habit: 'body-first' | 'cable-first' = 'body-first',
+  why: 'make-off' | 'opening' = 'make-off',
+) => planOf(dossierWith(change), habit, why, null);
+let made = 0;
+const give = (slice: MemorySlice, kind: string, payload: object, at = '2026-03-04T12:00:00.000Z') => {
+  const command = { id: `m${++made}`, kind, site: 's', at, payload };
+  slice.write(apply(slice, command as unknown as AnyCommand, 'A. Vell'));
+};
+const START = { id: 'w', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first' };
+const tick = (step: string, skipped: string | null = null) => ({ id: 'w', step, initials: 'AV', skipped });
+
+describe('cut marks', () => {
+  it('lie at tail, tail + seal + proud, and that + armour', () => {
+    const { marks, from, missing } = cutMarks(dossierWith());
+    expect([from, missing]).toEqual(['conductor-ends', []]);
+    expect(marks.map(({ id, atMm, lowMm, highMm }) => [id, atMm, lowMm, highMm])).toEqual([
+      ['inner-sheath', 180, 179, 181],
+      ['armour', 202, 201, 203],
+      ['outer-sheath', 219.5, 217, 222],
+    ]);
+  });
+  it('an unarmoured cable has two of them, a pot ends the inner sheath at its mouth', () => {
+    expect(cutMarks(dossierWith({ kind: 'gland-plain' })).marks.map(({ atMm }) => atMm)).toEqual([180, 202]);
+    expect(cutMarks(dossierWith({ kind: 'gland-barrier' })).marks[1]!.atMm).toBe(197);
+  });
+  it('say what is missing, and measure from the inner cut where the tail is not known', () => {
+    const none = cutMarks(dossierWith({ entry: { tailMm: null } }));
+    expect([none.from, none.missing, none.marks[1]!.atMm]).toEqual(['inner-cut', ['tail'], 22]);
+    expect(cutMarks(dossierWith({ size: { sealDepthMm: null } })).missing).toEqual(['seal-depth']);
+    expect(cutMarks(dossierWith({ size: { armourLengthMm: null } })).missing).toEqual(['armour-length']);
+    expect(cutMarks(dossierWith({ entry: { size: null } })).missing).toEqual(['size']);
+  });
+});
+
+describe('the plan', () => {
+  it.each(KIND_IDS)('of %s has every step once in both habits, and its body in the right place', (kind) => {
+    const first = steps({ kind }).steps.map(({ id }) => id);
+    const second = steps({ kind }, 'cable-first').steps.map(({ id }) => id);
+    expect([...second].sort()).toEqual([...first].sort());
+    expect(new Set(first).size).toBe(first.length);
+    expect(first.indexOf('body')).toBeLessThan(2);
+    const at = second.indexOf('outer-seal');
+    expect(second.indexOf('body')).toBe(at - 1);
+  });
+  it('leaves out what does not apply', () => {
+    const plan = steps({});
+    expect(plan.steps.map(({ id }) => id)).not.toContain('shroud');
+    expect(plan.slipOn.map(({ id }) => id)).toEqual(['back-nut', 'middle-nut', 'ring']);
+    expect(steps({ sheet: { shroud: 'boot' } }).slipOn[0]!.id).toBe('shroud');
+    expect(steps({ size: { inner: null } }).steps.map(({ id }) => id)).not.toContain('inner-seal');
+  });
+  it('closes each joint by its school, with tools, parts and packs', () => {
+    const plan = steps({ kind: 'gland-barrier', pour: null });
+    const body = plan.steps.find(({ id }) => id === 'body')!;
+    expect(body.closing).toMatchObject({
+      joint: { school: 'torque', range: [30, 40] },
+      answer: 'torque-entry',
+    });
+    expect(plan.tools).toEqual(
+      expect.arrayContaining(['torque driver', 'thermometer', 'armour saw or rotary cutter']),
+    );
+    expect(plan.parts.map(([part, n]) => `${n} ${part}`)).toContain('1 Dessel compound, pack of 40 ml');
+  });
+  it('of an opening slips nothing on and packs nothing, but looks at the armour again', () => {
+    const plan = steps({ kind: 'gland-barrier' }, 'body-first', 'opening');
+    expect(plan.slipOn).toEqual([]);
+    const ids = plan.steps.map(({ id }) => id);
+    expect(ids).not.toContain('pack');
+    expect(ids).toContain('dry-clamp');
+    expect(plan.parts).toContainEqual(['outer seal of S3', 1]);
+  });
+});
+
+describe('work on an entry', () => {
+  it('goes on where it was, one at a time, and ends with the as-left record', () => {
+    const slice = recordsWith();
+    give(slice, 'makeoff.start', START);
+    expect(() => give(slice, 'makeoff.start', { ...START, id: 'w2' })).toThrow('going on already');
+    give(slice, 'makeoff.tick', tick('part-back-nut'));
+    give(slice, 'makeoff.tick', tick('body'));
+    expect(() => give(slice, 'makeoff.tick', tick('mix'))).toThrow('no such step');
+    const dossier = dossierOf(slice, 'e', currentRound(slice, 'e', 's'))!;
+    const plan = () => planOf(dossier, 'body-first', 'make-off', slice.get('makeoff', 'w'));
+    expect(plan().next).toBe('part-middle-nut');
+    give(slice, 'makeoff.untick', { id: 'w', step: 'part-back-nut' });
+    expect(plan().next).toBe('part-back-nut');
+    give(slice, 'asleft.seal', { id: 'al', entry: 'e', round: 'r', why: 'make-off', outerSeal: 'replaced', innerSeal: 'replaced', note: '' }); // prettier-ignore
+    expect(slice.get('makeoff', 'w')!.finished).toBe('2026-03-04T12:00:00.000Z');
+    expect(() => give(slice, 'makeoff.tick', tick('bond'))).toThrow('sealed');
+  });
+
+  it.each([
+    ['dry-clamp', 'armour-seated', 'E-14'],
+    ['cut-armour', 'armour-length', 'E-21'],
+    ['inner-seal', 'inner-proud', 'E-20'],
+    ['body', 'thread-engagement', 'E-08'],
+    ['outer-seal', 'back-nut-gap', 'E-19'],
+    ['bond', 'bond', 'E-23b'],
+  ])(
+    'a hold point of %s that is passed over is a finding with the name and the reason',
+    (step, hold, check) => {
+      const slice = recordsWith({ looks: { [hold]: null }, truth: { [hold]: [] } });
+      give(slice, 'makeoff.start', START);
+      give(slice, 'makeoff.tick', tick(step, 'no light left'));
+      const found = (round: string) =>
+        judge(dossierOf(slice, 'e', slice.get('round', round))!, 'detailed', '').find(
+          (f) => f.check === check,
+        )!;
+      expect(found('r').outcome).toBe('unread');
+      expect(statement(found('r'))).toMatch(/passed over at make-off by A\. Vell.*No light left\./);
+      // Sealed with the hold point skipped, it stays one in the rounds after.
+      give(slice, 'asleft.seal', { id: 'al', entry: 'e', round: 'r', why: 'make-off', outerSeal: 'replaced', innerSeal: 'replaced', note: '' }); // prettier-ignore
+      const later = {
+        ...slice.get('round', 'r')!,
+        id: 'later',
+        started: '2026-09-01',
+        site: undefined,
+        rev: undefined,
+      };
+      give(slice, 'round.add', later);
+      expect(found('later').outcome).toBe('unread');
+      expect(statement(found('later'))).toContain('passed over');
+      if (step === 'dry-clamp') {
+        give(slice, 'look.answer', {
+          id: 'l9',
+          entry: 'e',
+          round: 'later',
+          look: hold,
+          answer: 'yes',
+          photo: null,
+        });
+        expect(found('later').outcome).toBe('conforms');
+      }
+    },
+  );
+});
+
+describe('the clocks of a site', () => {
+  const at = (iso: string) => `2026-03-01T${iso}:00.000Z`;
+  const clocks = (pour: object) => clocksOfSite(recordsWith({ kind: 'gland-barrier', pour }), 's');
+  it('run on the working life until it is packed', () => {
+    const { clocks: found } = clocks({ packedAt: null, lookedAt: null, lowestC: null, temperatureC: 30 });
+    // 30 min at 20 °C, halved per 10 K.
+    expect(found.map(({ is, due }) => [is, due])).toEqual([['working-life', at('09:15')]]);
+  });
+  it('then on look and energise, by the lowest temperature since packing', () => {
+    const { clocks: found, late } = clocks({ lookedAt: null, lowestC: 10, temperatureC: 20 });
+    expect(found.map(({ is, due }) => [is, due])).toEqual([['look', at('17:20')], ['energise', at('21:20')]]); // prettier-ignore
+    expect([found[0]!.stopped, late]).toEqual([false, []]);
+    expect(clocks({ lookedAt: null, lowestC: 2 }).clocks[0]!.stopped).toBe(true);
+  });
+  it('drop the look once it is done, and flag a pot that was packed too late', () => {
+    const { clocks: found, late } = clocks({ packedAt: at('09:42') });
+    expect(found.map(({ is }) => is)).toEqual(['energise']);
+    expect(late).toMatchObject([{ where: 'JB-1, entry A' }]);
+    expect(late[0]!.byMin).toBeCloseTo(12, 9);
+  });
+  it('know nothing any more once the entry is sealed as left after the look', () => {
+    const slice = recordsWith({ kind: 'gland-barrier' });
+    give(slice, 'asleft.seal', { id: 'al', entry: 'e', round: 'r', why: 'make-off', outerSeal: 'replaced', innerSeal: 'replaced', note: '' }); // prettier-ignore
+    expect(clocksOfSite(slice, 's').clocks).toEqual([]);
+  });
+});

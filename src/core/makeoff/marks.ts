@@ -1,0 +1,67 @@
+import type { Dossier } from '../rulebook/dossier';
+import { kindOf } from '../rulebook/dossier';
+
+/** A cut on the cable. */
+export interface Mark {
+  id: 'inner-sheath' | 'armour' | 'outer-sheath';
+  title: string;
+  /** From the conductors' ends, mm; from the inner sheath's cut where the tail is not recorded. */
+  atMm: number;
+  /** How far the cut may lie off, mm below and above. */
+  lowMm: number;
+  highMm: number;
+}
+
+export interface CutMarks {
+  /** What the marks are measured from. */
+  from: 'conductor-ends' | 'inner-cut';
+  marks: Mark[];
+  /** Where the cable ends, mm: the conductors' ends lie at 0, or before the inner cut by an unknown tail. */
+  tailMm: number | null;
+  /** What record or sheet do not say, so that marks are missing. */
+  missing: ('tail' | 'seal-depth' | 'armour-length' | 'size')[];
+}
+
+/** Length that a cut may lie off where the sheet gives no range, mm. */
+const CUT_TOLERANCE_MM = 1;
+
+/**
+ * Where a cable is cut for its gland, measured along it: conductors' tail from the terminal geometry, inner
+ * sheath left proud of its seal, armour left for the clamp. Sources: the entry's record, the assembly sheet.
+ */
+export function cutMarks(dossier: Dossier): CutMarks {
+  const { entry, size } = dossier;
+  const kind = kindOf(dossier);
+  const tailMm = entry.tailMm;
+  const from = tailMm === null ? 'inner-cut' : 'conductor-ends';
+  const missing: CutMarks['missing'] = tailMm === null ? ['tail'] : [];
+  const origin = tailMm ?? 0;
+  const marks: Mark[] = [around('inner-sheath', 'Cut the inner sheath', origin)];
+  if (!size) return { from, marks, tailMm, missing: [...missing, 'size'] };
+  if (size.sealDepthMm === null) return { from, marks, tailMm, missing: [...missing, 'seal-depth'] };
+  const next = origin + size.sealDepthMm + (size.innerProudMm ?? 0);
+  if (kind.armour === 'none') {
+    marks.push(around('outer-sheath', 'Cut the outer sheath', next));
+    return { from, marks, tailMm, missing };
+  }
+  marks.push(around('armour', 'Cut the armour', next));
+  if (size.armourLengthMm === null) return { from, marks, tailMm, missing: [...missing, 'armour-length'] };
+  const [low, high] = size.armourLengthMm;
+  const middle = (low + high) / 2;
+  marks.push({
+    id: 'outer-sheath',
+    title: 'Cut the outer sheath',
+    atMm: next + middle,
+    lowMm: next + low,
+    highMm: next + high,
+  });
+  return { from, marks, tailMm, missing };
+}
+
+const around = (id: Mark['id'], title: string, atMm: number): Mark => ({
+  id,
+  title,
+  atMm,
+  lowMm: atMm - CUT_TOLERANCE_MM,
+  highMm: atMm + CUT_TOLERANCE_MM,
+});

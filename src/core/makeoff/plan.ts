@@ -1,0 +1,175 @@
+import { partsOf } from '../finder/schedule';
+import { CandidateJudge } from '../finder/candidate';
+import { needOf } from '../finder/need';
+import { placeOf, partTick, type Part, type Step } from '../record/kinds';
+import { jointAnswer } from '../record/kinds/places';
+import type { Habit, Joint, MakeOff, Tick } from '../record/types';
+import { holdsOf } from '../rulebook/asked';
+import { groupsOf, kindOf, type Dossier } from '../rulebook/dossier';
+import { gapScale, type GapScale } from '../rulebook/gap-scale';
+import { cutMarks, type CutMarks } from './marks';
+
+/** A hold point: what has to be answered before the work goes on. */
+export interface Hold {
+  id: string;
+  is: 'place' | 'look';
+  /** Answered in this round. */
+  answered: boolean;
+}
+
+/** One step of the work on one entry. */
+export interface PlanStep {
+  /** What it is ticked off as. */
+  id: string;
+  title: string;
+  caution: string | null;
+  tools: readonly string[];
+  hold: Hold | null;
+  /** Joint that it closes with its school, place or look at which that is recorded, and the right gap where it is by gap. */
+  closing: { joint: Joint; answer: string | null; gap: GapScale | null } | null;
+  tick: Tick | null;
+}
+
+/** A part to slip on. */
+export interface PlanPart extends Part {
+  tick: Tick | null;
+}
+
+/** The plan of making off an entry, or of opening it up. */
+export interface Plan {
+  habit: Habit;
+  /** In the order of slipping on; empty when an entry is only opened. */
+  slipOn: PlanPart[];
+  marks: CutMarks;
+  tools: string[];
+  parts: [part: string, count: number][];
+  steps: PlanStep[];
+  /** First part or step that is not ticked; null when all are. */
+  next: string | null;
+}
+
+/** Steps that are not gone through again when an entry is only opened up. */
+const ONLY_NEW: ReadonlySet<string> = new Set([
+  'strip-outer',
+  'cut-armour',
+  'strip-inner',
+  'cores',
+  'body',
+  'spigot',
+  'mix',
+  'pack',
+  'cure',
+  'inject',
+  'resin-cure',
+]);
+
+/**
+ * The plan for an entry: what to slip on, where to cut, what to close how far, and where to stop and look.
+ * Steps that do not apply are absent.
+ *
+ * @param work the work that is going on, whose ticks are shown; null before it begins
+ */
+export function planOf(dossier: Dossier, habit: Habit, why: MakeOff['why'], work: MakeOff | null): Plan {
+  const kind = kindOf(dossier);
+  const ticks = new Map((work?.ticks ?? []).map((tick) => [tick.step, tick]));
+  const holds = new Set(holdsOf(dossier));
+  const steps = ordered(kind.steps, habit)
+    .filter((step) => applies(step, dossier) && (why === 'make-off' || !ONLY_NEW.has(step.id)))
+    .map((step) => planStep(dossier, step, holds, ticks));
+  const slipOn =
+    why === 'opening'
+      ? []
+      : kind.parts
+          .filter((part) => hasPart(part, dossier))
+          .map((part) => ({ ...part, tick: ticks.get(partTick(part.id)) ?? null }));
+  const open = [...slipOn.map(({ id, tick }) => ({ id: partTick(id), tick })), ...steps].find(
+    ({ tick }) => tick === null,
+  );
+  return {
+    habit,
+    slipOn,
+    marks: cutMarks(dossier),
+    tools: [
+      ...new Set([
+        ...(why === 'make-off' ? ['caliper', 'permanent marker'] : []),
+        ...steps.flatMap((step) => [...step.tools, ...toolFor(step)]),
+      ]),
+    ],
+    parts: partsFor(dossier, why),
+    steps,
+    next: open?.id ?? null,
+  };
+}
+
+/** Body into the box first, or everything on the cable first and the body turned in before the outer seal is closed. */
+function ordered(steps: readonly Step[], habit: Habit): Step[] {
+  const isBody = ({ id }: Step) => id === 'body' || id === 'spigot';
+  const body = steps.filter(isBody);
+  const rest = steps.filter((step) => !isBody(step));
+  if (habit === 'body-first') return [...body, ...rest];
+  const at = rest.findIndex(({ id }) => id === 'outer-seal');
+  return at < 0 ? [...rest, ...body] : [...rest.slice(0, at), ...body, ...rest.slice(at)];
+}
+
+/** Whether a step is there to be done at all. */
+function applies({ id }: Step, { size, certificate }: Dossier): boolean {
+  if (id === 'shroud') return certificate?.sheet.shroud !== 'none';
+  if (id === 'inner-seal') return size === null || size.inner !== null;
+  return true;
+}
+
+const hasPart = ({ id }: Part, { certificate }: Dossier): boolean =>
+  id !== 'shroud' || certificate?.sheet.shroud !== 'none';
+
+function planStep(
+  dossier: Dossier,
+  step: Step,
+  holds: ReadonlySet<string>,
+  ticks: ReadonlyMap<string, Tick>,
+): PlanStep {
+  const { id, title, caution, tools, hold } = step;
+  return {
+    id,
+    title,
+    caution,
+    tools,
+    hold: hold !== null && holds.has(hold) ? holdOf(dossier, hold) : null,
+    closing: closingOf(dossier, step),
+    tick: ticks.get(id) ?? null,
+  };
+}
+
+function holdOf(dossier: Dossier, id: string): Hold {
+  const is = placeOf(dossier.entry.kind, id) ? 'place' : 'look';
+  const fresh = !dossier.recorded.has(id);
+  const answered = is === 'place' ? groupsOf(dossier, id).length > 0 : dossier.looks.has(id);
+  return { id, is, answered: answered && fresh };
+}
+
+function closingOf(dossier: Dossier, { joint: id }: Step): PlanStep['closing'] {
+  const joint = id && dossier.certificate?.sheet.joints.find((one) => one.joint === id);
+  if (!joint) return null;
+  const byGap = joint.school === 'gap';
+  return {
+    joint,
+    answer: byGap ? null : jointAnswer(joint.joint, joint.school),
+    gap: byGap ? gapScale(dossier) : null,
+  };
+}
+
+function toolFor({ closing }: PlanStep): string[] {
+  if (closing?.joint.school === 'torque') return ['torque driver'];
+  return closing?.joint.school === 'turns' ? ['marker for counting turns'] : [];
+}
+
+/** What has to be fetched; for an opening only the seals and the compound that are replaced. */
+function partsFor(dossier: Dossier, why: MakeOff['why']): Plan['parts'] {
+  const { cable, certificate, size } = dossier;
+  if (!cable || !certificate || !size) return [];
+  if (why === 'opening') {
+    const seals = [`outer seal of ${size.size}`, ...(size.inner ? [`inner seal of ${size.size}`] : [])];
+    return seals.map((part) => [part, 1]);
+  }
+  const judge = new CandidateJudge(needOf(dossier, cable, true), '');
+  return partsOf(cable, judge.judge(certificate, size));
+}

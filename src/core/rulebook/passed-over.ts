@@ -1,0 +1,12 @@
+import { lookOf, placeOf } from '../record/kinds';
+import { unread } from './check';
+import type { Context } from './dossier';
+import type { Aspect } from './finding';
+
+/** Says that an unanswered place or look is a hold point that was passed over; null where it is not. */
+export function passedOver({ skipped, entry }: Context, id: string): Aspect | null {
+  const hold = skipped.get(id);
+  if (!hold) return null;
+  const title = (placeOf(entry.kind, id) ?? lookOf(entry.kind, id))?.title ?? id;
+  return unread('hold.skipped', { title, by: hold.by, reason: hold.reason }, 'settle.open-look');
+}
