@@ -6,6 +6,7 @@ export const MORE_ENCLOSURES: EnclosureSpec[] = [
   { tag: 'AX-31', area: 'mb-hall', what: 'analyser house, vapour', x: 3, y: 18.5, concepts: ['db'], volumeCm3: 5200 },
   { tag: 'AX-32', area: 'mb-hall', what: 'drive box, basket lift', x: 14, y: 18.5, concepts: ['db'], volumeCm3: 2400 },
   { tag: 'AX-33', area: 'mb-hall', what: 'flow switch, solvent', x: 26, y: 18.5, concepts: ['db'], volumeCm3: 600 },
+  { tag: 'AX-34', area: 'mb-hall-2', what: 'analyser house, spare', x: 17, y: 25.5, z: 4, concepts: ['db'], volumeCm3: 2100 },
   {
     tag: 'HC-3', area: 'mb-cell', what: 'analyser, hydrogen', x: 52, y: 6, concepts: ['db'], group: 'IIC', volumeCm3: 3100,
     unused: [{ label: 'Z', closure: 'transport-plug', needsTool: false, inAdaptor: false, concepts: [] }],
@@ -125,4 +126,8 @@ export const MORE_ENTRIES: EntrySpec[] = [
   entry('TY-1', 'C', DS, 'S3', fault('E-18a', { truth: { 'torque-entry': 52 } })),
   entry('TY-1', 'D', RR, 'S3', fault('E-19', { gapOffMm: -1.4 })),
   entry('MT-12', 'D', DS, 'S4', fault('E-31', { cable: { cores: ONE_CORE } })),
+  // Work of today, which nobody has inspected yet.
+  entry('AX-34', 'A', BA, 'S3', { read: 'none', work: 'curing' }),
+  entry('AX-34', 'B', BP, 'S3', { read: 'none', work: 'mixed' }),
+  entry('AX-34', 'C', DS, 'S3', { read: 'none', work: 'halfway' }),
 ]; // prettier-ignore

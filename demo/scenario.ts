@@ -39,6 +39,8 @@ export interface EntrySpec {
   certificate?: string;
   /** Made off in a round of its own, with a sealed as-left record. */
   madeOff?: boolean;
+  /** Being made off today: its compound curing, just mixed, or half of its steps done. */
+  work?: 'curing' | 'mixed' | 'halfway';
   /** How far this round has got. */
   read: 'all' | 'outside' | 'none';
   /** Changes the sound entry into what it is. */

@@ -1,4 +1,4 @@
-import { addDays, dayIn } from '../src/core/record/calendar';
+import { dayIn } from '../src/core/record/calendar';
 import type { DossierFields } from '../src/core/record/commands';
 import { looksOf, placesOf } from '../src/core/record/kinds';
 import type { App } from '../src/server/app';
@@ -17,6 +17,8 @@ import {
   type EntrySpec,
   type SiteSpec,
 } from './scenario';
+import { instruments } from './instruments';
+import { addWork } from './work';
 import { certificates } from './series';
 
 /** The invented people of the demo. */
@@ -47,6 +49,7 @@ export function scriptOf(spec: SiteSpec, today: Date): Script {
   addMakeOffs(script, spec);
   addEarlierRound(script, spec);
   addRound(script, spec);
+  addWork(script, spec);
   return script;
 }
 
@@ -191,7 +194,7 @@ function addRound(script: Script, spec: SiteSpec): void {
   const by = 'A. Vell';
   const round = `${spec.prefix}-round-14`;
   const started = script.at(-2);
-  const entries = spec.entries.map((entry) => entryId(spec, entry));
+  const entries = spec.entries.filter(({ work }) => !work).map((entry) => entryId(spec, entry));
   script.add(
     'round.add',
     { id: round, name: 'Round 14', grade: 'detailed', entries, started, closed: null },
@@ -329,139 +332,3 @@ function pour(script: Script, entry: EntrySpec, id: string, { round, days, by }:
 
 const certificateOf = (spec: SiteSpec, entry: EntrySpec): DossierFields['certificate'] =>
   certificates(spec.prefix).find(({ id }) => id === entryOf(spec, entry, '').certificate)!;
-
-/** Instruments of a site; one is past its calibration date. */
-function instruments(prefix: string, today: string): DossierFields['instrument'][] {
-  const caliper = {
-    kind: 'caliper' as const,
-    unit: 'mm' as const,
-    span: [0, 150] as [number, number],
-    resolution: 0.01,
-    expandedUncertainty: 0.03,
-    coverageFactor: 2,
-    repeatability: 0.02,
-    repeatabilitySoft: 0.05,
-    simulated: true,
-  };
-  return [
-    {
-      ...caliper,
-      id: `${prefix}-caliper-07`,
-      tag: 'Caliper 07',
-      calibratedUntil: addDays(today, 99),
-      calibration: 'CAL 2207',
-    },
-    {
-      ...caliper,
-      id: `${prefix}-caliper-03`,
-      tag: 'Caliper 03',
-      calibratedUntil: addDays(today, -40),
-      calibration: 'CAL 2034',
-    },
-    {
-      id: `${prefix}-tape-11`,
-      tag: 'Tape 11',
-      kind: 'tape',
-      unit: 'mm',
-      span: [0, 2000],
-      resolution: 0.5,
-      expandedUncertainty: 0.3,
-      coverageFactor: 2,
-      repeatability: 0.2,
-      repeatabilitySoft: 0.4,
-      calibratedUntil: addDays(today, 210),
-      calibration: 'CAL 2190',
-      simulated: false,
-    },
-    {
-      id: `${prefix}-ohm-02`,
-      tag: 'Ohmmeter 02',
-      kind: 'milliohm-meter',
-      unit: 'ohm',
-      span: [0, 20],
-      resolution: 0.0001,
-      expandedUncertainty: 0.001,
-      coverageFactor: 2,
-      repeatability: 0.0005,
-      repeatabilitySoft: null,
-      calibratedUntil: addDays(today, 160),
-      calibration: 'CAL 2166',
-      simulated: false,
-    },
-    {
-      id: `${prefix}-rule-05`,
-      tag: 'Rule 05',
-      kind: 'rule',
-      unit: 'mm',
-      span: [0, 1000],
-      resolution: 1,
-      expandedUncertainty: 0.5,
-      coverageFactor: 2,
-      repeatability: 0.3,
-      repeatabilitySoft: null,
-      calibratedUntil: addDays(today, 400),
-      calibration: 'CAL 2150',
-      simulated: false,
-    },
-    {
-      id: `${prefix}-mark-01`,
-      tag: 'Paint mark',
-      kind: 'turn-mark',
-      unit: 'turns',
-      span: [0, 40],
-      resolution: 0.05,
-      expandedUncertainty: 0.04,
-      coverageFactor: 2,
-      repeatability: 0.02,
-      repeatabilitySoft: null,
-      calibratedUntil: addDays(today, 900),
-      calibration: 'by eye, twelfth of a turn',
-      simulated: false,
-    },
-    {
-      id: `${prefix}-driver-04`,
-      tag: 'Torque driver 04',
-      kind: 'torque-driver',
-      unit: 'Nm',
-      span: [5, 100],
-      resolution: 0.1,
-      expandedUncertainty: 1.2,
-      coverageFactor: 2,
-      repeatability: 0.4,
-      repeatabilitySoft: null,
-      calibratedUntil: addDays(today, 120),
-      calibration: 'CAL 2178',
-      simulated: false,
-    },
-    {
-      id: `${prefix}-feeler-02`,
-      tag: 'Feeler 02',
-      kind: 'feeler',
-      unit: 'mm',
-      span: [0.03, 10],
-      resolution: 0.05,
-      expandedUncertainty: 0.02,
-      coverageFactor: 2,
-      repeatability: 0.03,
-      repeatabilitySoft: null,
-      calibratedUntil: addDays(today, 260),
-      calibration: 'CAL 2144',
-      simulated: false,
-    },
-    {
-      id: `${prefix}-pitch-01`,
-      tag: 'Pitch gauge 01',
-      kind: 'pitch-gauge',
-      unit: 'mm',
-      span: [0.25, 6],
-      resolution: 0.05,
-      expandedUncertainty: 0.02,
-      coverageFactor: 2,
-      repeatability: 0.02,
-      repeatabilitySoft: null,
-      calibratedUntil: addDays(today, 300),
-      calibration: 'CAL 2101',
-      simulated: false,
-    },
-  ];
-}

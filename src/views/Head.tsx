@@ -1,13 +1,18 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { DeviceState } from '../offline/device';
+import { watchClocks } from './alarm';
 
-export type ViewName = 'site' | 'bench' | 'desk' | 'defects' | 'dossier';
+export type ViewName =
+  'site' | 'bench' | 'makeoff' | 'clocks' | 'defects' | 'certificates' | 'desk' | 'dossier';
 
 const VIEWS: [name: ViewName, title: string][] = [
   ['site', 'Site'],
   ['bench', 'Bench'],
-  ['desk', 'Desk'],
+  ['makeoff', 'Make-off'],
+  ['clocks', 'Clocks'],
   ['defects', 'Defects'],
+  ['certificates', 'Certificates'],
+  ['desk', 'Desk'],
   ['dossier', 'Dossier'],
 ];
 
@@ -50,6 +55,7 @@ export function Head({ view, state, onFind, onKeys }: Props) {
             aria-current={name === view ? 'page' : undefined}
           >
             {title}
+            {name === 'clocks' && <DueClocks />}
           </a>
         ))}
       </nav>
@@ -66,6 +72,17 @@ export function Head({ view, state, onFind, onKeys }: Props) {
       {person && <b className="who">{person.name}</b>}
     </header>
   );
+}
+
+/** How many clocks are due, on every view; looked at every second. */
+function DueClocks() {
+  const [due, setDue] = useState(0);
+  useEffect(() => {
+    const look = () => setDue(watchClocks().due);
+    const timer = setInterval(look, 1000);
+    return () => clearInterval(timer);
+  }, []);
+  return due > 0 ? <b className="due-clocks"> {due} due</b> : null;
 }
 
 function syncWords({ waiting, online }: DeviceState): string {

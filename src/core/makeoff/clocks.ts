@@ -32,11 +32,20 @@ export interface PackedLate {
   byMin: number;
 }
 
+/** A clock for energising that ran out so long ago, after the look, is no news any more, ms. */
+const NEWS_MS = 86_400_000;
+
 /**
  * Every clock of a site that still matters: working life until the compound is packed, the look until it is
  * done, energising until an as-left record is sealed. Those that are due first come first.
+ *
+ * @param nowMs ms since 1970; without it what ran out long ago is shown too
  */
-export function clocksOfSite(slice: Slice, site: Id): { clocks: Clock[]; late: PackedLate[] } {
+export function clocksOfSite(
+  slice: Slice,
+  site: Id,
+  nowMs = -Infinity,
+): { clocks: Clock[]; late: PackedLate[] } {
   const clocks: Clock[] = [];
   const late: PackedLate[] = [];
   for (const [entryId, pours] of poursByEntry(slice, site)) {
@@ -51,9 +60,10 @@ export function clocksOfSite(slice: Slice, site: Id): { clocks: Clock[]; late: P
       const { found, late: byMin } = clocksOfPour(compound, pour);
       // Mended with fresh compound: the cure that counts is the newest's.
       const counting = i === own.length - 1 ? found : found.filter(({ is }) => is === 'working-life');
-      clocks.push(
-        ...counting.map((clock) => ({ ...clock, where, entry: entry.id, compound: compound.name })),
+      const news = counting.filter(
+        ({ is, due }) => is !== 'energise' || pour.lookedAt === null || nowMs - Date.parse(due) < NEWS_MS,
       );
+      clocks.push(...news.map((clock) => ({ ...clock, where, entry: entry.id, compound: compound.name })));
       if (byMin !== null) late.push({ pour: pour.id, entry: entry.id, where, byMin });
     });
   }

@@ -186,7 +186,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
     concepts: ordinary ? [] : ['db', 'eb', 'tb'], levels: ordinary ? [] : ['Gb', 'Db'], groups: ordinary ? [] : ['IIC', 'IIIC'],
     serviceC: [-40, 95], ingress: 'IP66', sealing: true, specialConditions: [], divisions: [], reducedRetention: false,
     sheet: {
-      number: 'FS 117', expectedBondOhm: 0.012, joints: joints(kind), shroud: ordinary ? 'shroud' : 'none', chart: [],
+      number: 'FS 117', expectedBondOhm: 0.012, joints: joints(kind), shroud: ordinary ? 'shroud' : 'none', chart: [{ cores: 4, areaMm2: 4, size: 'S3' }],
       sizes: [{ ...sizeOf(kind), ...change.size }],
       compound: traits.pot === 'none' ? null : {
         name: 'Dessel compound', packMl: 40, wastePct: 15, ratio: '1 : 1', referenceC: 20, q10: 2, workingMinutes: 30,

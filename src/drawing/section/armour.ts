@@ -1,12 +1,14 @@
+import type { Stage } from '../../core/makeoff/stage';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import type { ArmourType } from '../../core/record/types';
 import type { Point } from '../shapes';
+import { SLIPPED_MM } from './body';
 import type { SectionFacts } from './facts';
 import { CABLE_MM, coneTopR, overCone, type Geometry } from './geometry';
 import type { Pen } from './pen';
 
 /** Armour from the cable to the cone or the stop, with the ring that holds it. */
-export function drawArmour(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry): void {
+export function drawArmour(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry, stage: Stage): void {
   const kind = kindOf(dossier);
   const type = dossier.cable?.armour?.type ?? null;
   if (kind.armour === 'gripped') {
@@ -18,9 +20,14 @@ export function drawArmour(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geome
     if (type !== null) loose(pen, g);
     return;
   }
-  drawCone(pen, g);
-  if (type !== null) onCone(pen, m, g, type);
-  drawRing(pen, dossier, m, g);
+  if (stage.body) drawCone(pen, g);
+  // Armour that is still under the sheath does not show.
+  if (type !== null && stage.outerCut) {
+    if (stage.spread) onCone(pen, m, g, type);
+    else straight(pen, g, type);
+  }
+  if (stage.clamped) drawRing(pen, dossier, m, g);
+  else pen.shifted(SLIPPED_MM, () => drawRing(pen, dossier, m, g));
 }
 
 function drawCone(pen: Pen, g: Geometry): void {
@@ -57,6 +64,15 @@ function onCone(pen: Pen, m: SectionFacts, g: Geometry, type: ArmourType): void 
   }
   if (seen && seen !== 'yes')
     pen.label(`armour ${SEEN[seen] ?? seen}`, [(from + to) / 2, -g.bodyR - 8], 'middle');
+}
+
+/** Armour that is cut and lies on the inner sheath as it grew. */
+function straight(pen: Pen, g: Geometry, type: ArmourType): void {
+  const end = g.nut[1] + CABLE_MM;
+  for (const side of [-1, 1]) {
+    const y = side * (g.innerR + g.armourT / 2);
+    pen.line('armour', [[g.armourEnd!, y], [end, y]], { place: 'armour', dashed: type === 'wire', width: g.armourT }); // prettier-ignore
+  }
 }
 
 const SEEN: Record<string, string> = {

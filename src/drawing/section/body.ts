@@ -1,48 +1,81 @@
+import type { Stage } from '../../core/makeoff/stage';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { circle, rectangle } from '../shapes';
 import type { SectionFacts } from './facts';
 import { coneTopR, housingR, overCone, type Geometry } from './geometry';
 import type { Pen } from './pen';
 
+/** How far out on the cable a part is drawn that is not in its place yet, mm. */
+export const SLIPPED_MM = 16;
+
 /** The metal of a gland: male thread, body, middle nut, back nut. */
-export function drawBody(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry): void {
+export function drawBody(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry, stage: Stage): void {
   const { drawing } = kindOf(dossier);
-  if (drawing === 'industrial') industrial(pen, g);
-  else if (drawing === 'resin') resin(pen, m, g);
-  else gland(pen, g);
+  const away = stage.nut ? 0 : SLIPPED_MM;
+  if (drawing === 'industrial') {
+    if (stage.body) industrialBody(pen, g);
+    pen.shifted(stage.clamped ? 0 : SLIPPED_MM, () => industrialNut(pen, g));
+    return;
+  }
+  if (drawing === 'resin') {
+    if (stage.body) resin(pen, m, g);
+  } else {
+    if (stage.body) glandBody(pen, g);
+    if (stage.clamped) middleNut(pen, g);
+    else pen.shifted(SLIPPED_MM, () => middleNut(pen, g));
+  }
+  pen.shifted(away, () => backNut(pen, g));
 }
 
 /** Bore of the male thread: the pot, or what lets the inner sheath through. */
 const maleBore = (g: Geometry): number =>
   g.pot ? g.pot.boreR : Math.min(g.glandMajorR * 0.82, Math.max(g.innerR + 0.6, g.glandMajorR * 0.62));
 
-function gland(pen: Pen, g: Geometry): void {
+/** Where the middle nut begins: behind the entry part of the body. */
+function entryEnd(g: Geometry): number {
+  const flange = flangeEnd(g);
+  const seal = g.innerSeal ?? g.diaphragm;
+  return seal ? seal[1] + 1 : g.pot ? Math.max(g.pot.span[1] + 1.5, flange + 2) : flange + 6;
+}
+
+const flangeEnd = (g: Geometry): number => g.shoulder + Math.max(4, 0.1 * (g.nut[1] - g.shoulder));
+
+function glandBody(pen: Pen, g: Geometry): void {
   const bore = maleBore(g);
-  const flange = g.shoulder + Math.max(4, 0.1 * (g.nut[1] - g.shoulder));
+  const flange = flangeEnd(g);
   pen.ring('brass', [g.tip, g.shoulder], bore, g.glandMajorR);
   pen.ring('brass', [g.shoulder, flange], bore, g.bodyR);
   const seal = g.innerSeal ?? g.diaphragm;
-  const entryEnd = seal ? seal[1] + 1 : g.pot ? Math.max(g.pot.span[1] + 1.5, flange + 2) : flange + 6;
   const housing = seal ? housingR(g.innerR) : bore;
-  pen.ring('brass', [flange, entryEnd], housing, g.bodyR * 0.86);
+  pen.ring('brass', [flange, entryEnd(g)], housing, g.bodyR * 0.86);
   if (seal) pen.ring('brass', [flange, seal[0]], bore, housing);
-  const middleEnd = g.outerSeal[0] - 1;
-  pen.ring('brass', [entryEnd, middleEnd], g.bodyR * 0.8, g.bodyR);
-  pen.ring('brass', [middleEnd - 3, middleEnd], g.outerR + 1.2, g.bodyR * 0.8);
-  backNut(pen, g);
 }
 
-/** Two parts only: the body with its cone, and the nut that clamps the armour with its own taper. */
-function industrial(pen: Pen, g: Geometry): void {
+function middleNut(pen: Pen, g: Geometry): void {
+  const middleEnd = g.outerSeal[0] - 1;
+  pen.ring('brass', [entryEnd(g), middleEnd], g.bodyR * 0.8, g.bodyR);
+  pen.ring('brass', [middleEnd - 3, middleEnd], g.outerR + 1.2, g.bodyR * 0.8);
+}
+
+/** Radius of the outer thread on which an industrial gland's nut runs. */
+const nutThreadR = (g: Geometry): number => Math.max(g.bodyR * 0.84, coneTopR(g) + g.armourT + 1);
+
+/** Two parts only: the body with its cone … */
+function industrialBody(pen: Pen, g: Geometry): void {
   const bore = maleBore(g);
   const flange = g.shoulder + 7;
-  const [coneStart, coneEnd] = g.cone!;
+  const [coneStart] = g.cone!;
   pen.ring('brass', [g.tip, g.shoulder], bore, g.glandMajorR);
   pen.ring('brass', [g.shoulder, flange], bore, g.bodyR);
   // The outer thread on which the nut runs, beside the cone: armour that lies here is not clamped.
-  const threadR = Math.max(g.bodyR * 0.84, coneTopR(g) + g.armourT + 1);
-  pen.ring('brass', [flange, coneStart], bore, threadR);
-  const from = flange + 1.2;
+  pen.ring('brass', [flange, coneStart], bore, nutThreadR(g));
+}
+
+/** … and the nut that clamps the armour with its own taper. */
+function industrialNut(pen: Pen, g: Geometry): void {
+  const [coneStart, coneEnd] = g.cone!;
+  const threadR = nutThreadR(g);
+  const from = g.shoulder + 8.2;
   const outerR = Math.max(g.bodyR, threadR + 2.5);
   const tail = outerR * 0.92;
   const [sealFrom] = g.outerSeal;
@@ -80,7 +113,6 @@ function resin(pen: Pen, m: SectionFacts, g: Geometry): void {
   for (const x of [stop + 4, stop + 7.5])
     pen.ring('brass', [x, x + 2], armourR + 0.2, armourR + 2.6, 'armour');
   pen.ring('brass', [middleEnd - 3, middleEnd], g.outerR + 1, Math.max(armourR + 2.6, bore + 1));
-  backNut(pen, g);
 }
 
 function backNut(pen: Pen, g: Geometry): void {

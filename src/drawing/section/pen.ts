@@ -5,11 +5,25 @@ import type { Span } from './geometry';
 export class Pen {
   readonly shapes: Shape[] = [];
   readonly labels: Label[] = [];
+  #shiftMm = 0;
+
+  /** Draws something further out along the cable, as long as it is not in its place. */
+  shifted(mm: number, draw: () => void): void {
+    const before = this.#shiftMm;
+    this.#shiftMm += mm;
+    draw();
+    this.#shiftMm = before;
+  }
+
+  #moved(points: readonly Point[]): readonly Point[] {
+    const by = this.#shiftMm;
+    return by === 0 ? points : points.map(([x, y]): Point => [x + by, y]);
+  }
 
   /** A part above the axis and its mirror image below. */
   both(material: Material, points: readonly Point[], place?: string): void {
-    this.shapes.push({ type: 'polygon', material, points, place });
-    this.shapes.push({ type: 'polygon', material, points: mirrored(points), place });
+    this.polygon(material, points, place);
+    this.polygon(material, mirrored(points), place);
   }
 
   /** A ring from one radius to another along a stretch, on both sides. */
@@ -18,15 +32,15 @@ export class Pen {
   }
 
   polygon(material: Material, points: readonly Point[], place?: string, index?: number): void {
-    this.shapes.push({ type: 'polygon', material, points, place, index });
+    this.shapes.push({ type: 'polygon', material, points: this.#moved(points), place, index });
   }
 
   line(material: Material, points: readonly Point[], rest: Partial<Shape & { type: 'line' }> = {}): void {
-    this.shapes.push({ ...rest, type: 'line', material, points });
+    this.shapes.push({ ...rest, type: 'line', material, points: this.#moved(points) });
   }
 
   label(text: string, at: Point, anchor: Label['anchor'], quiet = false): void {
-    this.labels.push({ text, at, anchor, quiet });
+    this.labels.push({ text, at: this.#moved([at])[0]!, anchor, quiet });
   }
 
   /** A dimension line with ticks at its ends and its words beside it, on the outer side. */

@@ -1,12 +1,14 @@
+import type { Stage } from '../../core/makeoff/stage';
 import type { Dossier } from '../../core/rulebook/dossier';
 import type { Point } from '../shapes';
+import { SLIPPED_MM } from './body';
 import type { SectionFacts } from './facts';
 import { housingR, type Geometry } from './geometry';
 import type { Pen } from './pen';
 
 /** Seals: each touches its sheath only where the sheath, as measured, fills its range. */
-export function drawSeals(pen: Pen, { size }: Dossier, m: SectionFacts, g: Geometry): void {
-  if (g.innerSeal && size?.inner) {
+export function drawSeals(pen: Pen, { size }: Dossier, m: SectionFacts, g: Geometry, stage: Stage): void {
+  if (g.innerSeal && size?.inner && stage.innerSeal) {
     pen.ring(
       'rubber',
       g.innerSeal,
@@ -15,9 +17,11 @@ export function drawSeals(pen: Pen, { size }: Dossier, m: SectionFacts, g: Geome
       'inner-sheath',
     );
   }
-  if (g.diaphragm) drawDiaphragm(pen, m, g, size?.inner?.rangeMm ?? null);
+  if (g.diaphragm && stage.innerSeal) drawDiaphragm(pen, m, g, size?.inner?.rangeMm ?? null);
   const outer = size ? sealBore(g.outerR, size.outer.rangeMm) : g.outerR;
-  pen.ring('rubber', g.outerSeal, outer, housingR(g.outerR), 'outer-sheath');
+  pen.shifted(stage.nut ? 0 : SLIPPED_MM, () =>
+    pen.ring('rubber', g.outerSeal, outer, housingR(g.outerR), 'outer-sheath'),
+  );
   if (m.seen('outer-bare') === 'no') {
     const [from, to] = g.outerSeal;
     for (const side of [-1, 1]) {

@@ -1,4 +1,5 @@
 import { threadOf } from '../../core/gland/thread-table';
+import { FINISHED, type Stage } from '../../core/makeoff/stage';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/format';
 import type { Drawing } from '../shapes';
@@ -15,26 +16,28 @@ import { drawWall } from './wall';
 /**
  * A gland or connector in section, to scale: wall and thread as engaged, washer and adaptors, seals against
  * the sheaths as measured, armour and ring as recorded and seen, compound as packed, back-nut gap.
+ *
+ * @param stage how far the work has come; what is not in its place yet lies further out on the cable
  */
-export function drawSection(dossier: Dossier): Drawing {
+export function drawSection(dossier: Dossier, stage: Stage = FINISHED): Drawing {
   const m = factsOf(dossier);
-  const g = geometryOf(dossier, m);
+  const g = atStage(geometryOf(dossier, m), stage);
   const pen = new Pen();
   drawSheaths(pen, dossier, g);
-  drawPot(pen, dossier, m, g);
-  drawCores(pen, dossier, m, g);
+  if (stage.body) drawPot(pen, dossier, m, g);
+  if (stage.innerCut) drawCores(pen, dossier, m, g);
   drawVoids(pen, m, g);
-  drawWall(pen, dossier, g);
-  drawBody(pen, dossier, m, g);
-  drawSeals(pen, dossier, m, g);
-  drawArmour(pen, dossier, m, g);
+  if (stage.inWall) drawWall(pen, dossier, g);
+  drawBody(pen, dossier, m, g, stage);
+  drawSeals(pen, dossier, m, g, stage);
+  drawArmour(pen, dossier, m, g, stage);
   drawShroud(pen, m, g);
   if (m.packed && kindOf(dossier).pot === 'compound') drawWitness(pen, m, g);
   const left = -TAIL_MM - 6;
   const right = g.nut[1] + CABLE_MM;
   pen.line('axis', [[left, 0], [right, 0]], { dashed: true }); // prettier-ignore
-  drawDimensions(pen, dossier, m, g);
-  pen.label('inside', [left + 1, g.reach - 1], 'start', true);
+  if (stage.nut) drawDimensions(pen, dossier, m, g);
+  if (stage.inWall) pen.label('inside', [left + 1, g.reach - 1], 'start', true);
   pen.label('outside', [right - 1, g.reach - 1], 'end', true);
   return {
     shapes: pen.shapes,
@@ -43,6 +46,12 @@ export function drawSection(dossier: Dossier): Drawing {
     box: [left, -g.reach - 12, right, g.reach],
     description: describe(dossier, m, g),
   };
+}
+
+/** Sheaths that are not cut yet run to the end of the cable. */
+function atStage(g: Geometry, { outerCut, innerCut }: Stage): Geometry {
+  const end = -TAIL_MM - 4;
+  return { ...g, sheathCut: outerCut ? g.sheathCut : end, innerCut: innerCut ? g.innerCut : end };
 }
 
 const middle = ([a, b]: Span) => (a + b) / 2;

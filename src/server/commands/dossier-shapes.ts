@@ -21,7 +21,6 @@ import {
   Nested,
   NestedList,
   Nullable,
-  Optional,
   Num,
   OneOf,
   RangeOf,
@@ -228,7 +227,7 @@ class SizeShape {
   @Nullable() @RangeOf(POSITIVE) armourLengthMm!: number[] | null;
   @Nullable() @Num(LENGTH) innerProudMm!: number | null;
   @Nullable() @Nested(() => PotShape) pot!: PotShape | null;
-  @Optional() @Nullable() @Num(LENGTH) sealDepthMm?: number | null;
+  @Nullable() @Num(LENGTH) sealDepthMm!: number | null;
 }
 
 class JointShape {
@@ -250,7 +249,7 @@ class SheetShape {
   @Num({ min: 0, max: 1000 }) expectedBondOhm!: number;
   @Nullable() @Nested(() => CompoundShape) compound!: CompoundShape | null;
   @Nullable() @OneOf(['shroud', 'boot', 'none']) shroud!: string | null;
-  @Optional() @NestedList(() => ChartRowShape) chart?: ChartRowShape[];
+  @NestedList(() => ChartRowShape) chart!: ChartRowShape[];
 }
 
 class ListedShape {
@@ -285,7 +284,7 @@ class InstrumentShape {
   @Text(60) tag!: string;
   @OneOf(INSTRUMENT_KINDS) kind!: string;
   @OneOf(UNITS) unit!: string;
-  @RangeOf({ min: 0, max: 1e6 }) span!: number[];
+  @RangeOf({ min: -100, max: 1e6 }) span!: number[];
   @Num({ above: 0, max: 1e3 }) resolution!: number;
   @Num({ min: 0, max: 1e3 }) expandedUncertainty!: number;
   @Num({ above: 0, max: 100 }) coverageFactor!: number;
@@ -325,7 +324,7 @@ class EntryShape {
   @Nullable() @IdText() cable!: string | null;
   @Num(LENGTH) washerMm!: number;
   @Nullable() @NestedList(() => AdaptorShape) adaptors!: AdaptorShape[] | null;
-  @Optional() @Nullable() @Num(LENGTH) tailMm?: number | null;
+  @Nullable() @Num(LENGTH) tailMm!: number | null;
 }
 
 class RoundShape {

@@ -2,7 +2,7 @@ import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
 import { now } from '../../client/clock';
 import { sends } from '../../core/instrument/simulator';
 import { KINDS } from '../../core/record/kinds';
-import { GRADES, type Grade, type Id, type Instrument } from '../../core/record/types';
+import { GRADES, type Grade, type Id } from '../../core/record/types';
 import { isSealed } from '../../core/record/apply-inspection';
 import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
 import { currentRound, dossierOf, type Context } from '../../core/rulebook/dossier';
@@ -16,24 +16,25 @@ import { device, instrument as hand, parameter, say, useDevice } from '../device
 import { give, undoLast } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './bench.css';
-import { CaliperPanel } from './CaliperPanel';
-import { GaugePanel } from './GaugePanel';
-import { nominalOf, pieceOf } from './piece';
+import { CaliperPanel } from '../CaliperPanel';
+import { GaugePanel } from '../GaugePanel';
+import { nominalOf, pieceOf } from '../piece';
 import { PourPanel } from './PourPanel';
 import { JudgementColumn } from './JudgementColumn';
-import { LookCard, type LookAnswerGiven } from './LookCard';
+import { LookCard, type LookAnswerGiven } from '../LookCard';
+import { instrumentsFor } from '../instruments-for';
 import { NoEntry, NoRound } from './NoEntry';
 import { PlaceCard } from './PlaceCard';
 import { inOrder, nextPlace, placeView } from './place-view';
 import { Section } from './Section';
-import { takeLive, takeTyped, TYPED_UNIT, type Target } from './take';
+import { takeLive, takeTyped, TYPED_UNIT, type Target } from '../take';
 import { Title } from './Title';
 import { Tray } from './Tray';
 import { WalkList } from './WalkList';
 import { WorkPanel } from './WorkPanel';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
-const AsLeftSheet = lazy(() => import('./AsLeftSheet'));
+const AsLeftSheet = lazy(() => import('../AsLeftSheet'));
 
 /** The bench: judge one entry. */
 export default function Bench() {
@@ -332,11 +333,3 @@ const firstUnraised = (
       f.outcome === 'fails' &&
       !defects.some((d) => d.check === f.check && d.state !== 'done' && d.state !== 'proven'),
   );
-
-/** Instruments that measure a place, those in calibration first. */
-function instrumentsFor(all: readonly Instrument[], kinds: readonly Instrument['kind'][]): Instrument[] {
-  const today = now().slice(0, 10);
-  const rank = ({ kind, calibratedUntil }: Instrument) =>
-    kinds.indexOf(kind) + (calibratedUntil.slice(0, 10) < today ? 10 : 0);
-  return all.filter(({ kind }) => kinds.includes(kind)).sort((a, b) => rank(a) - rank(b));
-}

@@ -10,7 +10,8 @@ import './dossier.css';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 import { History } from './History';
 import { ImportPanel } from './ImportPanel';
-import { RecordForm, titleOf } from './RecordForm';
+import { RecordForm } from './RecordForm';
+import { titleOf } from './RecordInput';
 
 type Tab = DossierTable | 'site' | 'files';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { instrument, useInstrument } from '../device';
+import { instrument, useInstrument } from './device';
 import { pieceOf } from './piece';
 
 interface Props {

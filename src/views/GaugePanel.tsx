@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Instrument } from '../../core/record/types';
-import { instrument as hand } from '../device';
+import type { Instrument } from '../core/record/types';
+import { instrument as hand } from './device';
 
 const UNIT: Record<string, string> = { mm: 'mm', Nm: 'N·m', degC: '°C' };
 

@@ -1,9 +1,9 @@
-import type { Workpiece } from '../../core/instrument/caliper';
-import { threadOf } from '../../core/gland/thread-table';
-import { KINDS } from '../../core/record/kinds';
-import type { Dossier } from '../../core/rulebook/dossier';
-import { gapScale } from '../../core/rulebook/gap-scale';
-import { valueTaskOf } from '../../core/rulebook/value-task';
+import type { Workpiece } from '../core/instrument/caliper';
+import { threadOf } from '../core/gland/thread-table';
+import { KINDS } from '../core/record/kinds';
+import type { Dossier } from '../core/rulebook/dossier';
+import { gapScale } from '../core/rulebook/gap-scale';
+import { valueTaskOf } from '../core/rulebook/value-task';
 
 /** Something between the jaws: its mean diameter and how far it is out of round, mm. */
 export const pieceOf = (meanMm: number, ovalMm: number): Workpiece => ({

@@ -1,11 +1,11 @@
 import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
-import { KINDS } from '../../core/record/kinds';
-import { SEAL_FATES, type Id, type SealFate } from '../../core/record/types';
-import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
-import type { Dossier } from '../../core/rulebook/dossier';
-import { device, say } from '../device';
-import { give } from '../give';
+import { KINDS } from '../core/record/kinds';
+import { SEAL_FATES, type Id, type SealFate } from '../core/record/types';
+import { askedLooks, askedPlaces } from '../core/rulebook/asked';
+import type { Dossier } from '../core/rulebook/dossier';
+import { device, say } from './device';
+import { give } from './give';
 
 const FATE_WORDS: Record<SealFate, string> = {
   replaced: 'replaced by a new one',
@@ -17,14 +17,17 @@ const FATE_WORDS: Record<SealFate, string> = {
 export default function AsLeftSheet({
   dossier,
   round,
+  why: first = 'opening',
   onClose,
 }: {
   dossier: Dossier;
   round: Id;
+  /** What was done, as far as it is known. */
+  why?: 'opening' | 'make-off';
   onClose: () => void;
 }) {
   const kind = KINDS[dossier.entry.kind];
-  const [why, setWhy] = useState<'opening' | 'make-off'>('opening');
+  const [why, setWhy] = useState<'opening' | 'make-off'>(first);
   const [outer, setOuter] = useState<SealFate>('replaced');
   const [inner, setInner] = useState<SealFate>(kind.inner === 'none' ? 'none' : 'replaced');
   const [note, setNote] = useState('');

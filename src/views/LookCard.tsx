@@ -1,13 +1,13 @@
 import { memo, useState } from 'react';
-import type { LookQuestion } from '../../core/record/kinds';
-import { conditionNumber } from '../../core/record/kinds/looks';
-import type { Id, Look } from '../../core/record/types';
-import { day } from '../../core/words/format';
-import { lookPictures } from '../../drawing/looks/pictures';
-import { DrawingView } from '../../ui/DrawingView';
-import { SealGlyph } from '../../ui/SealGlyph';
-import { keepPhotos } from '../keep-photos';
-import { PhotoRow } from '../PhotoRow';
+import type { LookQuestion } from '../core/record/kinds';
+import { conditionNumber } from '../core/record/kinds/looks';
+import type { Id, Look } from '../core/record/types';
+import { day } from '../core/words/format';
+import { lookPictures } from '../drawing/looks/pictures';
+import { DrawingView } from '../ui/DrawingView';
+import { SealGlyph } from '../ui/SealGlyph';
+import { keepPhotos } from './keep-photos';
+import { PhotoRow } from './PhotoRow';
 import './looks.css';
 
 /** An answer with its evidence. */

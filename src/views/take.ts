@@ -1,13 +1,13 @@
-import type { Place } from '../../core/record/kinds';
-import type { Id, Instrument, Round, Unit } from '../../core/record/types';
-import { parseLength } from '../../core/quantity/length';
-import { parseResistance } from '../../core/quantity/resistance';
-import type { InstrumentLine } from '../../core/instrument/line';
-import { sends } from '../../core/instrument/simulator';
-import { day } from '../../core/words/format';
-import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
-import { device, instrument as hand, say } from '../device';
-import { give } from '../give';
+import type { Place } from '../core/record/kinds';
+import type { Id, Instrument, Round, Unit } from '../core/record/types';
+import { parseLength } from '../core/quantity/length';
+import { parseResistance } from '../core/quantity/resistance';
+import type { InstrumentLine } from '../core/instrument/line';
+import { sends } from '../core/instrument/simulator';
+import { day } from '../core/words/format';
+import { LENGTH_FAULT_WORDS } from '../core/words/labels';
+import { device, instrument as hand, say } from './device';
+import { give } from './give';
 
 /** Where a reading goes. */
 export interface Target {

@@ -1,0 +1,74 @@
+import { KINDS, lookOf, partTick } from '../src/core/record/kinds';
+import { entryId, type EntrySpec, type Script, type SiteSpec } from './scenario';
+
+const MINUTE_MS = 60_000;
+const BY = 'M. Okonjo';
+
+/** What is done of each kind of work, and how long ago it began, in minutes. */
+const DONE: Record<NonNullable<EntrySpec['work']>, { until: string; minutes: number }> = {
+  curing: { until: 'pack', minutes: 150 },
+  mixed: { until: 'mix', minutes: 50 },
+  halfway: { until: 'spread', minutes: 35 },
+};
+
+/** Entries that are being made off as the demo begins: ticks, and compound that stiffens or cures. */
+export function addWork(script: Script, spec: SiteSpec): void {
+  const chosen = spec.entries.filter(({ work }) => work);
+  if (chosen.length === 0) return;
+  const ago = (minutes: number) => new Date(script.day0.getTime() - minutes * MINUTE_MS).toISOString();
+  const started = ago(170);
+  const round = `${spec.prefix}-round-15`;
+  const entries = chosen.map((entry) => entryId(spec, entry));
+  script.add('round.add', { id: round, name: 'Make-off, analyser house', grade: 'detailed', entries, started, closed: null }, started, BY); // prettier-ignore
+  for (const entry of chosen) {
+    const { until, minutes } = DONE[entry.work!];
+    const at = ago(minutes);
+    const work = `${entryId(spec, entry)}-work`;
+    const of = { entry: entryId(spec, entry), round };
+    script.add('makeoff.start', { id: work, ...of, why: 'make-off', habit: 'body-first' }, at, BY);
+    const { parts, steps } = KINDS[entry.kind];
+    const all = [
+      ...parts.map(({ id }) => partTick(id)),
+      'body',
+      ...steps.map(({ id }) => id).filter((id) => id !== 'body'),
+    ];
+    for (const step of all.slice(0, all.indexOf(until) + 1)) {
+      answer(script, spec, entry, of, steps.find(({ id }) => id === step)?.hold ?? null, ago(minutes - 1));
+      script.add('makeoff.tick', { id: work, step, initials: 'MO', skipped: null }, ago(minutes - 2), BY);
+    }
+    if (entry.work === 'halfway') continue;
+    const packed = entry.work === 'curing';
+    const payload = {
+      id: script.id(at), ...of, batch: 'DY 2631', expires: ago(-200 * 24 * 60).slice(0, 10), ratioKept: true,
+      mixedAt: ago(packed ? 75 : 6), packedAt: packed ? ago(60) : null, temperatureC: 19, lowestC: packed ? 19 : null,
+      lookedAt: null,
+    }; // prettier-ignore
+    script.add('pour.record', payload, ago(packed ? 60 : 6), BY);
+  }
+}
+
+/** What is read at the hold points of the work, mm. */
+const READ: Record<string, number> = { 'thread-engagement': 11, 'armour-length': 17.5, 'compound-reach': 14 };
+
+/** The reading or the good answer at a hold point. */
+function answer(
+  script: Script,
+  spec: SiteSpec,
+  { kind }: EntrySpec,
+  of: { entry: string; round: string },
+  hold: string | null,
+  at: string,
+): void {
+  if (hold === null) return;
+  const value = READ[hold];
+  const id = script.id(at);
+  if (value !== undefined) {
+    const instrument = `${spec.prefix}-caliper-07`;
+    script.add('reading.take', { id, ...of, place: hold, value, typed: String(value), method: 'caliper', instrument, source: 'typed' }, at, BY); // prettier-ignore
+    return;
+  }
+  const look = lookOf(kind, hold);
+  if (!look) return;
+  const good = look.answers.find((one) => one.good)!.id;
+  script.add('look.answer', { id, ...of, look: hold, answer: good, photo: null, note: '' }, at, BY);
+}

@@ -1,0 +1,212 @@
+import { Button } from '@mantine/core';
+import { useEffect, useState } from 'react';
+import { sends } from '../../core/instrument/simulator';
+import { clocksOfSite, type Clock } from '../../core/makeoff/clocks';
+import type { Slice } from '../../core/record/slice';
+import type { Id } from '../../core/record/types';
+import { figure } from '../../core/words/format';
+import { CLOCK_WORDS } from '../../core/words/makeoff';
+import { alarmState, askForNotifications, ring, setSound } from '../alarm';
+import { ClockRing } from '../ClockRing';
+import { instrument as hand, say, useInstrument } from '../device';
+import { give } from '../give';
+import { Root } from '../Root';
+import { useNow } from '../use-now';
+import './clocks.css';
+
+const KINDS: [is: Clock['is'] | '', title: string][] = [
+  ['', 'Every clock'],
+  ['working-life', 'Working life'],
+  ['look', 'Look'],
+  ['energise', 'Energise'],
+];
+
+/** Clocks: everything that is curing or stiffening, what is due next first. */
+export default function Clocks() {
+  return <Root view="clocks">{({ slice, site }) => <ClocksOf slice={slice} site={site} />}</Root>;
+}
+
+function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
+  const nowMs = useNow(1000);
+  const [text, setText] = useState('');
+  const [is, setIs] = useState<Clock['is'] | ''>('');
+  const { clocks, late } = clocksOfSite(slice, site, nowMs);
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = clocks.filter(
+    (clock) =>
+      (is === '' || clock.is === is) &&
+      words.every((word) =>
+        `${clock.where} ${clock.compound} ${CLOCK_WORDS[clock.is]}`.toLowerCase().includes(word),
+      ),
+  );
+  return (
+    <main id="main" className="clocks" tabIndex={-1}>
+      <header>
+        <h1>Clocks</h1>
+        <p>
+          {clocks.length === 0 ? 'Nothing runs' : `${clocks.length} running`},{' '}
+          {clocks.filter(({ due }) => Date.parse(due) <= nowMs).length} due
+        </p>
+      </header>
+      {late.map(({ pour, entry, where, byMin }) => (
+        <p key={pour} className="make-safe" role="alert">
+          <b>{where}</b>: the compound was packed {figure(byMin, 0)} min after it had stiffened. Take it out
+          and pack fresh compound. <a href={`/makeoff/?site=${site}&entry=${entry}`}>To its make-off</a>
+        </p>
+      ))}
+      <div className="clock-tools">
+        <label className="field">
+          <span>Entry or compound</span>
+          <input
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            placeholder="for example AX-31"
+          />
+        </label>
+        <label className="field">
+          <span>Show</span>
+          <select value={is} onChange={(event) => setIs(event.target.value as Clock['is'])}>
+            {KINDS.map(([id, title]) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Signals />
+      </div>
+      {clocks.length === 0 && (
+        <p>
+          A clock starts when compound or resin is mixed at a make-off.{' '}
+          <a href={`/makeoff/?site=${site}`}>Start one</a>.
+        </p>
+      )}
+      {clocks.length > 0 && shown.length === 0 && <p>No clock matches. Clear the search.</p>}
+      <ul className="clock-list">
+        {shown.map((clock) => (
+          <li key={clock.id}>
+            <ClockRing clock={clock} nowMs={nowMs} />
+            <div className="clock-where">
+              <a href={`/makeoff/?site=${site}&entry=${clock.entry}`}>{clock.where}</a>
+              <small className="quiet">{clock.compound}</small>
+            </div>
+          </li>
+        ))}
+      </ul>
+      <Temperature slice={slice} site={site} />
+      <p className="quiet">
+        The cure runs on the lowest temperature since packing and is never shortened; below the sheet’s
+        minimum it stands still. Insulation tests that go stale join these clocks with mineral-insulated
+        cables.
+      </p>
+    </main>
+  );
+}
+
+/** How a clock that runs out makes itself known. */
+function Signals() {
+  const [state, setState] = useState(alarmState);
+  return (
+    <fieldset className="signals">
+      <legend>When one is due</legend>
+      <label>
+        <input
+          type="checkbox"
+          checked={state.sound}
+          onChange={(event) => {
+            setSound(event.target.checked);
+            if (event.target.checked) ring();
+            setState(alarmState());
+          }}
+        />{' '}
+        Sound
+      </label>
+      <label>
+        <input
+          type="checkbox"
+          checked={state.notify}
+          disabled={state.blocked}
+          onChange={(event) =>
+            void askForNotifications(event.target.checked).then(() => setState(alarmState()))
+          }
+        />{' '}
+        Notification{state.blocked && ' (not allowed by this browser)'}
+      </label>
+    </fieldset>
+  );
+}
+
+/** The temperature round everything that cures: the lowest since packing counts for each. */
+function Temperature({ slice, site }: { slice: Slice; site: Id }) {
+  const line = useInstrument();
+  const [typed, setTyped] = useState('');
+  const [target, setTarget] = useState('18');
+  const thermometer =
+    slice.by('instrument', 'site', site).find((one) => one.kind === 'thermometer' && sends(one)) ?? null;
+  useEffect(() => {
+    hand.hold(thermometer);
+    return () => hand.hold(null);
+  }, [thermometer?.id]); // eslint-disable-line react-hooks/exhaustive-deps
+  const { clocks } = clocksOfSite(slice, site);
+  const pours = [...new Set(clocks.filter(({ is }) => is !== 'working-life').map(({ pour }) => pour))];
+  if (pours.length === 0) return null;
+  const keep = () => {
+    const plain = typed.trim().replace(',', '.').replace('−', '-');
+    const value =
+      typed.trim() === '' && line?.stable ? line.value : /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+    if (value === null) return say('Type the temperature in °C, or wait until the thermometer rests.');
+    let lower = 0;
+    for (const id of pours) {
+      const pour = slice.get('pour', id)!;
+      if (pour.lowestC !== null && pour.lowestC <= value) continue;
+      if (give('pour.edit', { id, set: { lowestC: value } })) lower++;
+    }
+    setTyped('');
+    say(
+      lower === 0
+        ? `${figure(value, 1)} °C is no lower than what is recorded; nothing changes.`
+        : `${figure(value, 1)} °C is the lowest since packing of ${lower} of ${pours.length}.`,
+    );
+  };
+  return (
+    <section className="clock-temperature">
+      <h2>Temperature where it cures</h2>
+      <div className="place-row">
+        <label className="field">
+          <span>Read now, °C</span>
+          <input
+            className="figures"
+            inputMode="decimal"
+            value={typed}
+            placeholder={line?.value != null ? figure(line.value, 1) : ''}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+        </label>
+        {thermometer && (
+          <>
+            <p className="figures live">
+              {thermometer.tag}: {line?.value != null ? `${figure(line.value, 1)} °C` : '– –'}
+              {line && !line.stable && line.value !== null && ', creeping'}
+            </p>
+            <label className="field">
+              <span>The simulated sensor stands in, °C</span>
+              <input
+                className="figures"
+                inputMode="decimal"
+                value={target}
+                onChange={(event) => setTarget(event.target.value)}
+              />
+            </label>
+            <Button
+              variant="default"
+              onClick={() => Number.isFinite(Number(target)) && hand.handle({ target: Number(target) })}
+            >
+              Hold it there
+            </Button>
+          </>
+        )}
+        <Button onClick={keep}>Record it</Button>
+      </div>
+    </section>
+  );
+}

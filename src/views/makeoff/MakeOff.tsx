@@ -1,0 +1,69 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import type { Id } from '../../core/record/types';
+import { parameter, useDevice } from '../device';
+import { Root } from '../Root';
+import './makeoff.css';
+import { WorkList } from './WorkList';
+import { openWork, runningWork } from './work';
+import { StartWork } from './StartWork';
+import { WorkPage } from './WorkPage';
+
+const AsLeftSheet = lazy(() => import('../AsLeftSheet'));
+
+/** Make-off: do the work in order, several entries at once. */
+export default function MakeOffView() {
+  const { slice, site } = useDevice();
+  const [entry, setEntry] = useState<Id | null>(() => parameter('entry'));
+  const [closing, setClosing] = useState(false);
+  const chosen = entry ?? (site ? (runningWork(slice, site)[0]?.entry ?? null) : null);
+  const open = (id: Id | null) => {
+    history.pushState(null, '', `/makeoff/?site=${site ?? ''}${id ? `&entry=${id}` : ''}`);
+    setEntry(id);
+    setClosing(false);
+  };
+  useEffect(() => {
+    const back = () => setEntry(parameter('entry'));
+    window.addEventListener('popstate', back);
+    return () => window.removeEventListener('popstate', back);
+  }, []);
+  return (
+    <Root
+      view="makeoff"
+      keys={[
+        { key: 'p', title: 'Print the plan', run: () => window.print() },
+        { key: 'a', title: 'Seal how the entry was left', run: () => setClosing(true) },
+      ]}
+    >
+      {({ slice: records, site: at, version }) => {
+        const opened = chosen ? openWork(records, chosen) : null;
+        return (
+          <div className="makeoff">
+            <WorkList slice={records} site={at} version={version} current={chosen} onOpen={open} />
+            {opened?.work ? (
+              <WorkPage
+                key={opened.work.id}
+                dossier={opened.dossier}
+                work={opened.work}
+                plan={opened.plan}
+                slice={records}
+                onSeal={() => setClosing(true)}
+              />
+            ) : (
+              <StartWork key={chosen} slice={records} site={at} opened={opened} onOpen={open} />
+            )}
+            <Suspense fallback={null}>
+              {closing && opened?.work && (
+                <AsLeftSheet
+                  dossier={opened.dossier}
+                  round={opened.work.round}
+                  why={opened.work.why}
+                  onClose={() => setClosing(false)}
+                />
+              )}
+            </Suspense>
+          </div>
+        );
+      }}
+    </Root>
+  );
+}

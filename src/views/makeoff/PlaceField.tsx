@@ -1,0 +1,114 @@
+import { useEffect, useState } from 'react';
+import { sends } from '../../core/instrument/simulator';
+import type { Place } from '../../core/record/kinds';
+import type { MakeOff } from '../../core/record/types';
+import { groupsOf, type Dossier } from '../../core/rulebook/dossier';
+import { limitsOf } from '../../core/rulebook/fit-task';
+import { figure } from '../../core/words/format';
+import { device, instrument as hand, useInstrument } from '../device';
+import { instrumentsFor } from '../instruments-for';
+import { nominalOf, pieceOf } from '../piece';
+import { takeLive, takeTyped, TYPED_UNIT } from '../take';
+
+/** One measured place at the step: its limits, its readings, and the next one, sent or typed. */
+export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: MakeOff; place: Place }) {
+  const { slice } = device.state();
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState('');
+  const known = instrumentsFor(slice.by('instrument', 'site', work.site), place.instruments);
+  const instrument = known.find(({ id }) => id === chosen) ?? known[0] ?? null;
+  const nominal = nominalOf(dossier, place.id);
+  const live = instrument && sends(instrument) ? instrument : null;
+  useEffect(() => {
+    hand.hold(live);
+    if (live?.kind === 'caliper') hand.handle({ jaws: 'open', workpiece: pieceOf(nominal, 0), angleDeg: 0 });
+    return () => hand.hold(null);
+  }, [live?.id, place.id]); // eslint-disable-line react-hooks/exhaustive-deps
+  const round = slice.get('round', work.round)!;
+  const readings = dossier.recorded.has(place.id)
+    ? []
+    : groupsOf(dossier, place.id).flatMap((group) => group.readings);
+  const target = instrument && { entry: work.entry, round, place, instrument };
+  const limits = limitsOf(dossier, place.id);
+  return (
+    <form
+      className="place-field"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (target && takeTyped(target, typed)) setTyped('');
+      }}
+    >
+      <p>
+        {place.title}: {limits ? limitWords(limits, TYPED_UNIT[place.unit]) : 'no limit on the sheet'}.{' '}
+        {readings.length > 0 ? (
+          <b className="figures">
+            Read: {readings.map(({ value }) => figure(value, place.unit === 'ohm' ? 4 : 2)).join(', ')}
+          </b>
+        ) : (
+          <span className="quiet">{place.how}</span>
+        )}
+      </p>
+      {!instrument && (
+        <p className="tone-failed">
+          No instrument on file measures this. Add one under Dossier, Instruments.
+        </p>
+      )}
+      {instrument && (
+        <div className="place-row">
+          <label className="field">
+            <span>
+              {place.title}, {TYPED_UNIT[place.unit]}
+            </span>
+            <input
+              className="figures"
+              inputMode="decimal"
+              autoComplete="off"
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="big">
+            Enter
+          </button>
+          <label className="field">
+            <span>Instrument</span>
+            <select value={instrument.id} onChange={(event) => setChosen(event.target.value)}>
+              {known.map(({ id, tag }) => (
+                <option key={id} value={id}>
+                  {tag}
+                </option>
+              ))}
+            </select>
+          </label>
+          {live && (
+            <button
+              type="button"
+              className="big"
+              onClick={() => target && takeLive(target, hand.line, nominal)}
+            >
+              Take <LiveValue />
+            </button>
+          )}
+        </div>
+      )}
+    </form>
+  );
+}
+
+/** What the instrument in the hand shows; eight times a second, and nothing else is drawn again for it. */
+export function LiveValue() {
+  const line = useInstrument();
+  if (!line) return <output className="figures">– –</output>;
+  return (
+    <output className="figures">
+      {line.value === null ? 'refuses' : figure(line.value, line.unit === 'mm' ? 2 : 1)}
+    </output>
+  );
+}
+
+function limitWords([low, high]: readonly [number | null, number | null], unit: string): string {
+  if (low !== null && high !== null)
+    return `${figure(low)} to ${figure(high)} ${unit.replace(' or in', '').replace(' or mΩ', '')}`;
+  const plain = unit.replace(' or in', '').replace(' or mΩ', '');
+  return low !== null ? `at least ${figure(low)} ${plain}` : `at most ${figure(high ?? 0)} ${plain}`;
+}

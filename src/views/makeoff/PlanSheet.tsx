@@ -1,0 +1,150 @@
+import type { Plan } from '../../core/makeoff/plan';
+import { KINDS } from '../../core/record/kinds';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { figure } from '../../core/words/format';
+import { closingWords, HABIT_WORDS, MISSING_WORDS } from '../../core/words/makeoff';
+import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
+import { drawSlipOn } from '../../drawing/makeoff/slip-on';
+import { DrawingView } from '../../ui/DrawingView';
+import { holdTitle } from './hold-title';
+
+/** The whole plan on one page: on the screen before the work begins, and as it prints. */
+export function PlanSheet({
+  dossier,
+  plan,
+  printOnly = false,
+}: {
+  dossier: Dossier;
+  plan: Plan;
+  printOnly?: boolean;
+}) {
+  const { entry, enclosure, cable, certificate, size, area } = dossier;
+  return (
+    <article className={`plan-sheet${printOnly ? ' print-only' : ''}`} aria-label="Plan">
+      <header className="on-paper">
+        <h1>
+          {enclosure.tag}, entry {entry.label}: {KINDS[entry.kind].title}
+        </h1>
+        <p>
+          {area.name};{' '}
+          {certificate ? `${certificate.number}, sheet ${certificate.sheet.number}` : 'no certificate'};{' '}
+          {size ? `size ${size.size}, ${size.thread}` : 'no size'}; cable {cable?.tag ?? 'not recorded'}.{' '}
+          {HABIT_WORDS[plan.habit]}.
+        </p>
+      </header>
+      {plan.slipOn.length > 0 && (
+        <section>
+          <h2>Slip on first, in this order</h2>
+          <div className="plan-drawing slip">
+            <DrawingView drawing={drawSlipOn(plan.slipOn, null)} states={{}} aspect={4.2} shownPx={640} />
+          </div>
+          <ol className="slip-list">
+            {plan.slipOn.map(({ id, title, way }) => (
+              <li key={id}>
+                {title}
+                {way && <span className="quiet">, {way}</span>}
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+      <section>
+        <h2>
+          Cut marks, from the{' '}
+          {plan.marks.from === 'conductor-ends' ? 'conductors’ ends' : 'cut of the inner sheath'}
+        </h2>
+        <MarkTable plan={plan} />
+        {plan.marks.missing.map((one) => (
+          <p key={one} className="tone-failed">
+            {MISSING_WORDS[one]}
+          </p>
+        ))}
+        <Rulers plan={plan} />
+      </section>
+      <div className="plan-columns">
+        <section>
+          <h2>Parts</h2>
+          <ul>
+            {plan.parts.map(([part, count]) => (
+              <li key={part}>
+                {count} × {part}
+              </li>
+            ))}
+            {plan.parts.length === 0 && <li>Choose the gland and record the cable first.</li>}
+          </ul>
+        </section>
+        <section>
+          <h2>Tools</h2>
+          <p>{plan.tools.join(', ')}.</p>
+        </section>
+      </div>
+      <section>
+        <h2>Steps</h2>
+        <ol className="plan-steps">
+          {plan.steps.map((step) => (
+            <li key={step.id}>
+              <span className="box" aria-hidden="true" /> {step.title}
+              {step.closing && <b> {closingWords(step.closing)}</b>}
+              {step.hold && <span className="hold-word"> Hold: {holdTitle(dossier, step.hold)}.</span>}
+              {step.caution && <span className="caution"> {step.caution}</span>}
+            </li>
+          ))}
+        </ol>
+      </section>
+      <p className="quiet">
+        Yendral advises; a competent, authorised person decides. Isolated, proved dead, permit and gas test
+        before an enclosure is opened in a zone. Local codes come first.
+      </p>
+    </article>
+  );
+}
+
+/** The marks as figures. */
+export function MarkTable({ plan }: { plan: Plan }) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Cut</th>
+          <th scope="col">At, mm</th>
+          <th scope="col">May lie, mm</th>
+        </tr>
+      </thead>
+      <tbody>
+        {plan.marks.marks.map(({ id, title, atMm, lowMm, highMm }) => (
+          <tr key={id}>
+            <th scope="row">{title}</th>
+            <td className="figures">{figure(atMm, 1)}</td>
+            <td className="figures">
+              {figure(lowMm, 1)} to {figure(highMm, 1)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** The ruler: to the width of the screen, and on paper in strips at its true size. */
+export function Rulers({ plan }: { plan: Plan }) {
+  const whole = drawRuler(plan.marks);
+  const [left, top, right, bottom] = whole.box;
+  return (
+    <>
+      <div className="plan-drawing ruler screen">
+        <DrawingView drawing={whole} states={{}} aspect={(right - left) / (bottom - top)} shownPx={760} />
+      </div>
+      <div className="paper-only">
+        {rulerStrips(plan.marks).map((range) => {
+          const drawing = drawRuler(plan.marks, range);
+          const [l, t, r, b] = drawing.box;
+          return (
+            <div key={range[0]} className="strip" style={{ width: `${r - l}mm`, height: `${b - t}mm` }}>
+              <DrawingView drawing={drawing} states={{}} aspect={(r - l) / (b - t)} shownPx={(r - l) * 3.4} />
+            </div>
+          );
+        })}
+      </div>
+    </>
+  );
+}

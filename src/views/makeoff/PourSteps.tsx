@@ -1,0 +1,237 @@
+import { Button } from '@mantine/core';
+import { useEffect, useState } from 'react';
+import { now } from '../../client/clock';
+import { packsOf } from '../../core/finder/schedule';
+import { compoundTimes } from '../../core/gland/compound';
+import { sends } from '../../core/instrument/simulator';
+import type { MakeOff, Pour } from '../../core/record/types';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { clocksOf } from '../../core/rulebook/judge-pour';
+import { count, figure } from '../../core/words/format';
+import { device, instrument as hand, say } from '../device';
+import { give } from '../give';
+import { LiveValue } from './PlaceField';
+
+interface Props {
+  dossier: Dossier;
+  work: MakeOff;
+}
+
+/** Pours of this work, the newest last. */
+const ownPours = ({ pours }: Dossier, work: MakeOff): Pour[] =>
+  pours.filter(({ round, at }) => round === work.round && at >= work.at);
+
+const clockTime = (iso: string) =>
+  new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+
+const degreesOf = (text: string): number | null => {
+  const plain = text.trim().replace(',', '.').replace('−', '-');
+  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+};
+
+/** Mixing: batch, expiry, ratio and temperature; the working life runs from here. */
+export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
+  const compound = dossier.certificate?.sheet.compound ?? null;
+  const [batch, setBatch] = useState('');
+  const [expires, setExpires] = useState('');
+  const [ratio, setRatio] = useState(false);
+  const [degrees, setDegrees] = useState('');
+  if (!compound)
+    return (
+      <p className="tone-failed">
+        The sheet says nothing about a compound. Complete it under Certificates first.
+      </p>
+    );
+  const pours = ownPours(dossier, work);
+  const { cable, certificate, size } = dossier;
+  const needed = cable && size ? packsOf(cable, certificate!, size) : 0;
+  const temperatureC = degreesOf(degrees);
+  const times = temperatureC === null ? null : compoundTimes(compound, temperatureC);
+  const mix = () => {
+    if (temperatureC === null) return say('Read the temperature first: working life and cure depend on it.');
+    if (!times!.mayMix)
+      return say(`${compound.name} is not mixed below ${compound.minimumC} °C. Warm it up first.`);
+    const at = now();
+    give('pour.record', {
+      id: device.id(), entry: work.entry, round: work.round, batch: batch.trim() || null, expires: expires || null,
+      ratioKept: ratio, mixedAt: at, packedAt: packs ? at : null, temperatureC, lowestC: packs ? temperatureC : null, lookedAt: null,
+    }, packs ? 'The injection is kept.' : 'Mixed: its working life runs.'); // prettier-ignore
+  };
+  return (
+    <div className="pour-step">
+      <p>
+        {compound.name}, ratio {compound.ratio}: {needed > 0 ? count(needed, 'pack') : 'packs not known'}.
+        Works for {figure(times?.workingMinutes ?? compound.workingMinutes, 0)} min
+        {temperatureC === null ? ` at ${compound.referenceC} °C` : ` at ${figure(temperatureC, 1)} °C`}; not
+        mixed below {compound.minimumC} °C.
+      </p>
+      {pours.map((pour) => (
+        <p key={pour.id}>
+          Mixed {clockTime(pour.mixedAt)}, batch {pour.batch ?? 'unknown'}
+          {compound &&
+            clocksOf(compound, pour) &&
+            `; stiff at ${clockTime(clocksOf(compound, pour)!.stiffAt)}`}
+          .
+        </p>
+      ))}
+      <div className="place-row">
+        <label className="field">
+          <span>Batch on the label</span>
+          <input value={batch} maxLength={60} onChange={(event) => setBatch(event.target.value)} />
+        </label>
+        <label className="field">
+          <span>Expires</span>
+          <input type="date" value={expires} onChange={(event) => setExpires(event.target.value)} />
+        </label>
+      </div>
+      <Degrees title="Temperature now, °C" value={degrees} onValue={setDegrees} site={work.site} />
+      <label className="field flag">
+        <input type="checkbox" checked={ratio} onChange={(event) => setRatio(event.target.checked)} /> Mixed{' '}
+        {compound.ratio}, as the sheet says
+      </label>
+      <Button onClick={mix} variant="default">
+        {packs ? 'Injected now' : pours.length === 0 ? 'Mixed now' : 'Mixed again now'}
+      </Button>
+    </div>
+  );
+}
+
+/** A temperature, typed or taken from the thermometer. */
+function Degrees({
+  title,
+  value,
+  onValue,
+  site,
+}: {
+  title: string;
+  value: string;
+  onValue: (text: string) => void;
+  site: string;
+}) {
+  const thermometer =
+    device
+      .state()
+      .slice.by('instrument', 'site', site)
+      .find((one) => one.kind === 'thermometer' && sends(one)) ?? null;
+  useEffect(() => {
+    hand.hold(thermometer);
+    return () => hand.hold(null);
+  }, [thermometer?.id]); // eslint-disable-line react-hooks/exhaustive-deps
+  const take = () => {
+    const { line } = hand;
+    if (line?.fault)
+      return say(
+        `${thermometer!.tag} is past its calibration date or outside its span and does not send. Type the temperature.`,
+      );
+    if (!line?.stable || line.value === null) {
+      if (!line || line.value === null) hand.handle({ target: AMBIENT_C });
+      return say(`${thermometer!.tag} is creeping towards the temperature; take it when it rests.`);
+    }
+    onValue(figure(line.value, 1));
+  };
+  return (
+    <div className="place-row">
+      <label className="field">
+        <span>{title}</span>
+        <input
+          className="figures"
+          inputMode="decimal"
+          value={value}
+          onChange={(event) => onValue(event.target.value)}
+        />
+      </label>
+      {thermometer && (
+        <button type="button" className="big" onClick={take}>
+          {thermometer.tag} <LiveValue />
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** What the simulated thermometer stands in unless somebody holds it elsewhere, °C. */
+const AMBIENT_C = 18;
+
+/** Packing: ends the working life and begins the cure. */
+export function PackStep({ dossier, work }: Props) {
+  const compound = dossier.certificate?.sheet.compound ?? null;
+  const pour = ownPours(dossier, work).pop();
+  if (!pour || !compound)
+    return <p className="tone-failed">Nothing is mixed yet: record the mixing first.</p>;
+  const clocks = clocksOf(compound, pour);
+  if (pour.packedAt) {
+    const late = clocks && Date.parse(pour.packedAt) > Date.parse(clocks.stiffAt);
+    return (
+      <p className={late ? 'tone-failed' : ''}>
+        Packed {clockTime(pour.packedAt)}
+        {late
+          ? ', after it had stiffened: take it out and pack fresh compound.'
+          : ', within its working life.'}
+      </p>
+    );
+  }
+  const pack = () =>
+    give(
+      'pour.edit',
+      { id: pour.id, set: { packedAt: now(), lowestC: pour.temperatureC } },
+      'Packed: the cure runs.',
+    );
+  return (
+    <div className="pour-step">
+      <p>
+        Mixed {clockTime(pour.mixedAt)}
+        {clocks && `; stiff at ${clockTime(clocks.stiffAt)}`}.
+      </p>
+      <Button variant="default" onClick={pack}>
+        Packed now
+      </Button>
+    </div>
+  );
+}
+
+/** The cure: the lowest temperature since packing, and the look once it is over. */
+export function CureStep({ dossier, work }: Props) {
+  const compound = dossier.certificate?.sheet.compound ?? null;
+  const pour = ownPours(dossier, work).pop();
+  const [degrees, setDegrees] = useState('');
+  if (!pour || !compound || pour.packedAt === null)
+    return <p className="tone-failed">Nothing is packed yet.</p>;
+  const clocks = clocksOf(compound, pour);
+  const keep = () => {
+    const value = degreesOf(degrees);
+    if (value === null) return say('Type the lowest temperature since packing in °C, for example 14.5.');
+    give('pour.edit', { id: pour.id, set: { lowestC: value } }, 'The lowest temperature is kept.');
+  };
+  const look = () => {
+    if (clocks?.lookAt && Date.parse(now()) < Date.parse(clocks.lookAt)) {
+      return say(`It cures until ${clockTime(clocks.lookAt)}. Opened earlier, the look counts for nothing.`);
+    }
+    give('pour.edit', { id: pour.id, set: { lookedAt: now() } }, 'The look is kept. Now say what you saw.');
+  };
+  return (
+    <div className="pour-step">
+      <p>
+        Packed {clockTime(pour.packedAt)}; lowest since{' '}
+        {pour.lowestC === null ? 'not recorded' : `${figure(pour.lowestC, 1)} °C`}
+        {clocks?.lookAt && `; look from ${clockTime(clocks.lookAt)}`}.{' '}
+        {pour.lookedAt && `Opened and looked at ${clockTime(pour.lookedAt)}.`}
+      </p>
+      <Degrees title="Lowest since packing, °C" value={degrees} onValue={setDegrees} site={work.site} />
+      <div className="start-buttons">
+        <Button variant="default" onClick={keep}>
+          Keep the lowest
+        </Button>
+        {pour.lookedAt === null && (
+          <Button variant="default" onClick={look}>
+            Opened and looked at now
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,161 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import { now } from '../../client/clock';
+import { planOf, type Plan } from '../../core/makeoff/plan';
+import { KINDS } from '../../core/record/kinds';
+import type { Slice } from '../../core/record/slice';
+import { HABITS, type Habit, type Id, type MakeOff } from '../../core/record/types';
+import { isSealed } from '../../core/record/apply-inspection';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { HABIT_WORDS } from '../../core/words/makeoff';
+import { device } from '../device';
+import { give } from '../give';
+import { PlanSheet } from './PlanSheet';
+
+interface Props {
+  slice: Slice;
+  site: Id;
+  opened: { dossier: Dossier; plan: Plan } | null;
+  onOpen: (id: Id | null) => void;
+}
+
+/** Before the work: which entry, why, in which order; and the plan that follows. */
+export function StartWork({ slice, site, opened, onOpen }: Props) {
+  const [text, setText] = useState('');
+  const [why, setWhy] = useState<MakeOff['why']>('make-off');
+  const [habit, setHabit] = useState<Habit>('body-first');
+  if (!opened) return <ChooseEntry slice={slice} site={site} text={text} onText={setText} onOpen={onOpen} />;
+  const { dossier } = opened;
+  const { entry, enclosure, cable, certificate, size } = dossier;
+  const plan = planOf(dossier, habit, why, null);
+  const start = () => {
+    const round = roundFor(dossier, slice, site);
+    if (round) give('makeoff.start', { id: device.id(), entry: entry.id, round, why, habit });
+  };
+  return (
+    <main id="main" className="work" tabIndex={-1}>
+      <header className="work-title">
+        <h1>
+          {enclosure.tag}, entry {entry.label}
+        </h1>
+        <p>
+          {KINDS[entry.kind].title},{' '}
+          {size ? `${certificate!.number}, ${size.size} (${size.thread})` : 'no size chosen'},{' '}
+          {cable ? `cable ${cable.tag}` : 'no cable'}
+        </p>
+      </header>
+      <p className="start-links">
+        <a href={`/certificates/?site=${site}&tab=find&entry=${entry.id}`}>Find or change the gland</a>
+        <a href={`/bench/?site=${site}&entry=${entry.id}`}>Bench</a>
+        <button type="button" className="plain" onClick={() => onOpen(null)}>
+          Another entry
+        </button>
+      </p>
+      {!cable || !size ? (
+        <p className="make-safe" role="alert">
+          {cable
+            ? 'Choose the gland first: without its size there are no marks and no closing figures.'
+            : 'Record the cable of this entry first, under Dossier, Entries.'}
+        </p>
+      ) : (
+        <form
+          className="start-form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            start();
+          }}
+        >
+          <label className="field">
+            <span>The entry is</span>
+            <select value={why} onChange={(event) => setWhy(event.target.value as MakeOff['why'])}>
+              <option value="make-off">made off anew</option>
+              <option value="opening">opened up and closed again</option>
+            </select>
+          </label>
+          <label className="field">
+            <span>Order</span>
+            <select value={habit} onChange={(event) => setHabit(event.target.value as Habit)}>
+              {HABITS.map((one) => (
+                <option key={one} value={one}>
+                  {HABIT_WORDS[one]}
+                </option>
+              ))}
+            </select>
+          </label>
+          <div className="start-buttons">
+            <Button type="submit">Start the work</Button>
+            <Button variant="default" onClick={() => window.print()}>
+              Print the plan
+            </Button>
+          </div>
+        </form>
+      )}
+      <PlanSheet dossier={dossier} plan={plan} />
+    </main>
+  );
+}
+
+/** An open round that the entry belongs to and that is not sealed for it; a new one of its own otherwise. */
+function roundFor({ entry, round }: Dossier, slice: Slice, site: Id): Id | null {
+  if (round && !round.closed && round.grade === 'detailed' && !isSealed(slice, entry.id, round.id))
+    return round.id;
+  const id = device.id();
+  const made = give('round.add', {
+    id, name: `Make-off of ${now().slice(0, 10)}`, grade: 'detailed', entries: [entry.id], started: now(), closed: null,
+  }, '', site); // prettier-ignore
+  return made && id;
+}
+
+function ChooseEntry({
+  slice,
+  site,
+  text,
+  onText,
+  onOpen,
+}: {
+  slice: Slice;
+  site: Id;
+  text: string;
+  onText: (text: string) => void;
+  onOpen: (id: Id) => void;
+}) {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const entries = slice
+    .by('entry', 'site', site)
+    .map((entry) => ({
+      entry,
+      title: `${slice.get('enclosure', entry.enclosure)?.tag ?? '?'}, entry ${entry.label}`,
+      what: `${KINDS[entry.kind].title}, cable ${entry.cable ? (slice.get('cable', entry.cable)?.tag ?? '?') : 'not recorded'}`,
+    }))
+    .filter(({ title, what }) => words.every((word) => `${title} ${what}`.toLowerCase().includes(word)))
+    .sort((a, b) => a.title.localeCompare(b.title, 'en', { numeric: true }));
+  return (
+    <main id="main" className="work" tabIndex={-1}>
+      <h1>Make off an entry</h1>
+      <p>
+        This cable, that hole: choose the entry. Its plan says what to slip on, where to cut and how far to
+        close.
+      </p>
+      <label className="field">
+        <span>Enclosure, kind or cable</span>
+        <input
+          value={text}
+          onChange={(event) => onText(event.target.value)}
+          placeholder="for example AX-31 or barrier"
+        />
+      </label>
+      {entries.length === 0 && <p>No entry matches. Entries are made under Dossier.</p>}
+      <ul className="choose">
+        {entries.slice(0, 60).map(({ entry, title, what }) => (
+          <li key={entry.id}>
+            <button type="button" onClick={() => onOpen(entry.id)}>
+              <b>{title}</b>
+              <small>{what}</small>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {entries.length > 60 && <p className="quiet">{entries.length - 60} more; type to narrow them down.</p>}
+    </main>
+  );
+}

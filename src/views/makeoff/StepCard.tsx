@@ -1,0 +1,162 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import type { PlanStep } from '../../core/makeoff/plan';
+import { placeOf } from '../../core/record/kinds';
+import type { MakeOff } from '../../core/record/types';
+import { askedLooks } from '../../core/rulebook/asked';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { closingWords } from '../../core/words/makeoff';
+import { device, say } from '../device';
+import { give } from '../give';
+import { LookCard } from '../LookCard';
+import { holdTitle } from './hold-title';
+import { CureStep, MixStep, PackStep } from './PourSteps';
+import { PlaceField } from './PlaceField';
+
+interface Props {
+  dossier: Dossier;
+  work: MakeOff;
+  step: PlanStep;
+  number: number;
+  open: boolean;
+  onOpen: () => void;
+  onTick: (step: string, skipped: string | null) => void;
+  onUntick: (step: string) => void;
+}
+
+/** One step: what to do and how far, what to look at or measure before going on, and its tick. */
+export function StepCard({ dossier, work, step, number, open, onOpen, onTick, onUntick }: Props) {
+  const { id, title, tick, hold } = step;
+  const waits = hold !== null && !hold.answered;
+  if (!open) {
+    return (
+      <li className={`step${tick ? ' done' : ''}`}>
+        <button type="button" className="step-line" onClick={onOpen}>
+          <span className="figures">{tick ? (tick.skipped === null ? '✓' : '–') : number}</span>
+          <span>
+            {title}
+            {tick && (
+              <small>
+                {tick.initials}, {clockTime(tick.at)}
+                {tick.skipped !== null && `; hold point passed over: ${tick.skipped}`}
+                {tick.skipped === null && waits && '; its hold point is open'}
+              </small>
+            )}
+          </span>
+        </button>
+      </li>
+    );
+  }
+  return (
+    <li className="step open" aria-current="step">
+      <h2>
+        <span className="figures">{number}</span> {title}
+      </h2>
+      {step.closing && <p className="closing">{closingWords(step.closing)}</p>}
+      {step.caution && <p className="caution">{step.caution}</p>}
+      {step.tools.length > 0 && <p className="quiet">{step.tools.join(', ')}</p>}
+      <PourOf id={id} dossier={dossier} work={work} />
+      {step.closing?.answer && <Answer id={step.closing.answer} dossier={dossier} work={work} />}
+      {hold && hold.id !== step.closing?.answer && (
+        <>
+          <p className="hold-word">
+            <b>Hold point.</b> {waits ? 'Before going on:' : 'Answered.'}{' '}
+            {holdTitle(dossier, hold).toLowerCase()}
+          </p>
+          <Answer id={hold.id} dossier={dossier} work={work} />
+        </>
+      )}
+      <div className="start-buttons">
+        {tick ? (
+          <Button variant="default" onClick={() => onUntick(id)}>
+            Take the tick away
+          </Button>
+        ) : (
+          <>
+            <Button
+              onClick={() =>
+                waits ? say('Answer the hold point first, or pass it over with a reason.') : onTick(id, null)
+              }
+            >
+              Done
+            </Button>
+            {waits && <PassOver onPass={(reason) => onTick(id, reason)} />}
+          </>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** Passing a hold point over needs a reason; it stays a finding until somebody opens it and looks. */
+function PassOver({ onPass }: { onPass: (reason: string) => void }) {
+  const [open, setOpen] = useState(false);
+  const [reason, setReason] = useState('');
+  if (!open) {
+    return (
+      <Button variant="default" onClick={() => setOpen(true)}>
+        Pass the hold point over
+      </Button>
+    );
+  }
+  return (
+    <form
+      className="pass-over"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim()) onPass(reason.trim());
+        else say('Say why the hold point is passed over.');
+      }}
+    >
+      <label className="field">
+        <span>Why it is passed over; it stays a finding</span>
+        <input value={reason} maxLength={300} autoFocus onChange={(event) => setReason(event.target.value)} />
+      </label>
+      <Button type="submit" variant="default">
+        Pass it over
+      </Button>
+    </form>
+  );
+}
+
+/** The reading or the look that a step asks for. */
+function Answer({ id, dossier, work }: { id: string; dossier: Dossier; work: MakeOff }) {
+  const place = placeOf(dossier.entry.kind, id);
+  if (place) return <PlaceField dossier={dossier} work={work} place={place} />;
+  const look = askedLooks(dossier).find((one) => one.id === id);
+  if (!look) return null;
+  return (
+    <LookCard
+      look={look}
+      given={dossier.looks.get(id)}
+      recorded={dossier.recorded.has(id)}
+      sealed={false}
+      onAnswer={(name, given) =>
+        void give('look.answer', {
+          id: device.id(),
+          entry: work.entry,
+          round: work.round,
+          look: name,
+          ...given,
+        })
+      }
+    />
+  );
+}
+
+/** Steps at which compound is mixed, packed or looked at. */
+function PourOf({ id, dossier, work }: { id: string; dossier: Dossier; work: MakeOff }) {
+  if (id === 'mix') return <MixStep dossier={dossier} work={work} packs={false} />;
+  if (id === 'inject') return <MixStep dossier={dossier} work={work} packs />;
+  if (id === 'pack') return <PackStep dossier={dossier} work={work} />;
+  if (id === 'cure' || id === 'resin-cure') return <CureStep dossier={dossier} work={work} />;
+  return null;
+}
+
+const clockTime = (iso: string) =>
+  new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });

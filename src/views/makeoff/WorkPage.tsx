@@ -1,0 +1,155 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import { clocksOfSite } from '../../core/makeoff/clocks';
+import { stageOf } from '../../core/makeoff/stage';
+import type { Plan } from '../../core/makeoff/plan';
+import { KINDS, partTick } from '../../core/record/kinds';
+import type { Slice } from '../../core/record/slice';
+import type { MakeOff } from '../../core/record/types';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { HABIT_WORDS, MISSING_WORDS, WHY_WORDS } from '../../core/words/makeoff';
+import { drawEntry } from '../../drawing/draw';
+import { drawSlipOn } from '../../drawing/makeoff/slip-on';
+import { DrawingView } from '../../ui/DrawingView';
+import { ClockRing } from '../ClockRing';
+import { device } from '../device';
+import { give } from '../give';
+import { useNow } from '../use-now';
+import { MarkTable, PlanSheet, Rulers } from './PlanSheet';
+import { StepCard } from './StepCard';
+import { initialsOf } from './work';
+
+interface Props {
+  dossier: Dossier;
+  work: MakeOff;
+  plan: Plan;
+  slice: Slice;
+  onSeal: () => void;
+}
+
+/** The work on one entry: one step at a time beside the state it leaves the entry in. */
+export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
+  const { entry, enclosure, cable, certificate, size } = dossier;
+  const [initials, setInitials] = useState(() => initialsOf(device.state().person?.name ?? ''));
+  const [chosen, setChosen] = useState<string | null>(null);
+  const current = chosen ?? plan.next;
+  const nowMs = useNow(1000);
+  const { clocks, late } = clocksOfSite(slice, entry.site, nowMs);
+  const own = clocks.filter((clock) => clock.entry === entry.id);
+  const tick = (step: string, skipped: string | null) => {
+    if (give('makeoff.tick', { id: work.id, step, initials: initials.trim() || '?', skipped }))
+      setChosen(null);
+  };
+  const untick = (step: string) => give('makeoff.untick', { id: work.id, step });
+  const slipping = plan.slipOn.some(({ id }) => partTick(id) === current);
+  const drawing = slipping
+    ? drawSlipOn(plan.slipOn, current!.replace('part-', ''))
+    : drawEntry(dossier, stageOf(plan));
+  return (
+    <main id="main" className="work" tabIndex={-1}>
+      <header className="work-title">
+        <h1>
+          {enclosure.tag}, entry {entry.label}
+        </h1>
+        <p>
+          {KINDS[entry.kind].title}, {certificate?.number}, {size?.size} ({size?.thread}), cable {cable?.tag};{' '}
+          {WHY_WORDS[work.why]}. {HABIT_WORDS[work.habit]}.
+        </p>
+      </header>
+      <div className="work-columns">
+        <div className="work-left">
+          <div className="plan-drawing state">
+            <DrawingView drawing={drawing} states={{}} aspect={slipping ? 2.6 : 1.9} shownPx={560} />
+          </div>
+          {own.length > 0 && (
+            <section aria-label="Clocks of this entry" className="own-clocks">
+              {own.map((clock) => (
+                <ClockRing key={clock.id} clock={clock} nowMs={nowMs} />
+              ))}
+            </section>
+          )}
+          {late.some((one) => one.entry === entry.id) && (
+            <p className="make-safe" role="alert">
+              The compound was packed after it had stiffened. Take it out and pack fresh compound.
+            </p>
+          )}
+          {work.why === 'make-off' && (
+            <section className="marks">
+              <h2>
+                Cut marks, from the{' '}
+                {plan.marks.from === 'conductor-ends' ? 'conductors’ ends' : 'cut of the inner sheath'}
+              </h2>
+              <Rulers plan={plan} />
+              <MarkTable plan={plan} />
+              {plan.marks.missing.map((one) => (
+                <p key={one} className="tone-failed">
+                  {MISSING_WORDS[one]}
+                </p>
+              ))}
+            </section>
+          )}
+        </div>
+        <div className="work-right">
+          <label className="field initials">
+            <span>Initials for the ticks</span>
+            <input value={initials} maxLength={8} onChange={(event) => setInitials(event.target.value)} />
+          </label>
+          <ol className="steps">
+            {plan.slipOn.map((part, i) => (
+              <StepCard
+                key={part.id}
+                dossier={dossier}
+                work={work}
+                step={{
+                  id: partTick(part.id),
+                  title: `Slip on the ${part.title}${part.way ? `, ${part.way}` : ''}.`,
+                  caution: null,
+                  tools: [],
+                  hold: null,
+                  closing: null,
+                  tick: part.tick,
+                }}
+                number={i + 1}
+                open={current === partTick(part.id)}
+                onOpen={() => setChosen(partTick(part.id))}
+                onTick={tick}
+                onUntick={untick}
+              />
+            ))}
+            {plan.steps.map((step, i) => (
+              <StepCard
+                key={step.id}
+                dossier={dossier}
+                work={work}
+                step={step}
+                number={plan.slipOn.length + i + 1}
+                open={current === step.id}
+                onOpen={() => setChosen(step.id)}
+                onTick={tick}
+                onUntick={untick}
+              />
+            ))}
+          </ol>
+          {plan.next === null && (
+            <p>
+              Every step is ticked. Seal how the entry was left; its record then speaks for what it hides.
+            </p>
+          )}
+          <div className="start-buttons">
+            <Button onClick={onSeal} variant={plan.next === null ? 'filled' : 'default'}>
+              Seal as left
+            </Button>
+            <Button variant="default" onClick={() => window.print()}>
+              Print the plan
+            </Button>
+            <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>To its bench</a>
+          </div>
+          <p className="quiet">
+            Yendral advises; a competent, authorised person decides. Local codes come first.
+          </p>
+        </div>
+      </div>
+      <PlanSheet dossier={dossier} plan={plan} printOnly />
+    </main>
+  );
+}
