@@ -16,7 +16,7 @@ export const STRIP_MM = 180;
 const LAYERS = [
   { until: 'inner-sheath', material: 'conductor', share: 0.3 },
   { until: 'armour', material: 'sheath-inner', share: 0.62 },
-  { until: 'outer-sheath', material: 'armour', share: 0.76 },
+  { until: 'outer-sheath', material: 'wall', share: 0.76 },
 ] as const;
 
 /**
@@ -24,10 +24,12 @@ const LAYERS = [
  * whether the print is right.
  *
  * @param range part of the ruler, mm; the whole unless said
+ * @param bar whether the bar stands under it
  */
 export function drawRuler(
   cuts: CutMarks,
   range: readonly [number, number] = [0, rulerLength(cuts)],
+  bar = true,
 ): Drawing {
   const pen = new Pen();
   const [from, to] = range;
@@ -37,36 +39,50 @@ export function drawRuler(
     const mark = cuts.marks.find(({ id }) => id === until);
     if (!mark) continue;
     const end = inside(mark.atMm);
-    if (end > start) pen.polygon(material === 'armour' ? 'washer' : material, layer(start, end, share));
+    if (end > start) pen.polygon(material, layer(start, end, share));
     start = Math.max(start, end);
   }
-  if (to > start) pen.polygon('sheath-outer', layer(start, to, 1));
-  drawScale(pen, range);
-  cuts.marks.forEach((mark, i) => drawMark(pen, mark, range, i));
-  const bar = CABLE_MM + 32;
-  pen.line('dimension', [[from, bar], [from + BAR_MM, bar]], { width: 1.4 }); // prettier-ignore
-  for (const x of [from, from + BAR_MM]) pen.line('dimension', [[x, bar - 1.2], [x, bar + 1.2]], { width: 1.4 }); // prettier-ignore
-  pen.label(`${BAR_MM} mm: measure it on the print`, [from + BAR_MM + 2, bar + 1], 'start', true);
+  const length = rulerLength(cuts);
+  if (Math.min(to, length) > start) pen.polygon('sheath-outer', layer(start, Math.min(to, length), 1));
+  drawScale(pen, [from, Math.min(to, length)]);
+  // A mark between two strips stands on the first of them.
+  const own = cuts.marks.filter(({ atMm }) => atMm <= to + 1e-9 && (atMm > from + 1e-9 || from === 0));
+  own.forEach((mark, i) => drawMark(pen, mark, range, i));
+  const foot = CABLE_MM + 13;
+  if (bar) drawBar(pen, from, foot + 4);
   const said = cuts.marks.map(({ title, atMm }) => `${title} at ${figure(atMm, 1)} mm`).join(', ');
   return {
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [from - 4, -17, to + 4, bar + 4],
+    box: [from - 4, -4 - own.length * 4.6, to + 4, bar ? foot + 7 : foot],
     description: `Cut marks along the cable: ${said}.`,
   };
+}
+
+function drawBar(pen: Pen, from: number, y: number): void {
+  pen.line('dimension', [[from, y], [from + BAR_MM, y]], { width: 1.4 }); // prettier-ignore
+  for (const x of [from, from + BAR_MM]) pen.line('dimension', [[x, y - 1.2], [x, y + 1.2]], { width: 1.4 }); // prettier-ignore
+  pen.label(`${BAR_MM} mm: measure it on the print`, [from + BAR_MM + 2, y + 1], 'start', true);
 }
 
 /** Length of the whole ruler, mm. */
 export const rulerLength = ({ marks }: CutMarks): number =>
   Math.max(...marks.map(({ highMm }) => highMm), BAR_MM) + BEYOND_MM;
 
-/** The ruler in strips that fit across the paper, each with where it begins and ends, mm. */
+/** Bare conductors before the first mark that are still printed where the ruler is long, mm. */
+const LEAD_MM = 60;
+
+/**
+ * The ruler in strips of one length that fit across the paper. Of a long tail only its end is printed: it is
+ * measured with a rule.
+ */
 export function rulerStrips(cuts: CutMarks): [from: number, to: number][] {
   const length = rulerLength(cuts);
+  const first = Math.min(...cuts.marks.map(({ atMm }) => atMm));
+  const start = length <= 2 * STRIP_MM ? 0 : Math.max(0, Math.floor(first - LEAD_MM));
   const strips: [number, number][] = [];
-  for (let from = 0; from < length - 1e-9; from += STRIP_MM)
-    strips.push([from, Math.min(from + STRIP_MM, length)]);
+  for (let from = start; from < length - 1e-9; from += STRIP_MM) strips.push([from, from + STRIP_MM]);
   return strips;
 }
 
@@ -79,7 +95,7 @@ function drawScale(pen: Pen, [from, to]: readonly [number, number]): void {
   for (let mm = Math.ceil(from); mm <= to; mm++) {
     const length = mm % 10 === 0 ? 3.4 : mm % 5 === 0 ? 2.4 : 1.4;
     pen.line('dimension', [[mm, y], [mm, y + length]]); // prettier-ignore
-    if (mm % 20 === 0) pen.label(String(mm), [mm, y + 7.6], 'middle');
+    if (mm % 20 === 0 && mm < to - 8) pen.label(String(mm), [mm, y + 7.6], 'middle');
   }
   pen.label('mm', [to, y + 7.6], 'end', true);
 }
@@ -87,7 +103,6 @@ function drawScale(pen: Pen, [from, to]: readonly [number, number]): void {
 /** A cut: its line across the cable, the stretch in which it may lie, its figures above. */
 function drawMark(pen: Pen, mark: Mark, [from, to]: readonly [number, number], row: number): void {
   const { atMm, lowMm, highMm, title } = mark;
-  if (atMm < from - 1e-9 || atMm > to + 1e-9) return;
   const top = -3 - row * 4.6;
   pen.line('void', [[atMm, CABLE_MM + 4], [atMm, top]], { width: 2.2 }); // prettier-ignore
   pen.line('dimension', [[Math.max(lowMm, from), CABLE_MM + 2], [Math.min(highMm, to), CABLE_MM + 2]], { width: 3 }); // prettier-ignore

@@ -44,7 +44,7 @@ export function factsOf(dossier: Dossier): SectionFacts {
     proudMm: least(dossier, 'inner-proud'),
     armourLengthMm: least(dossier, 'armour-length'),
     reachMm: least(dossier, 'compound-reach'),
-    packed: dossier.pours.length > 0,
+    packed: dossier.pours.some(({ packedAt }) => packedAt !== null),
     seen: (look) => dossier.looks.get(look)?.answer ?? null,
     ring: turned && letter !== null ? { letter, right: faceInUse(dossier) !== null } : null,
   };

@@ -33,7 +33,7 @@ export function PlanSheet({
         </p>
       </header>
       {plan.slipOn.length > 0 && (
-        <section>
+        <section className="slip-on">
           <h2>Slip on first, in this order</h2>
           <div className="plan-drawing slip">
             <DrawingView drawing={drawSlipOn(plan.slipOn, null)} states={{}} aspect={4.2} shownPx={640} />
@@ -128,6 +128,7 @@ export function MarkTable({ plan }: { plan: Plan }) {
 /** The ruler: to the width of the screen, and on paper in strips at its true size. */
 export function Rulers({ plan }: { plan: Plan }) {
   const whole = drawRuler(plan.marks);
+  const strips = rulerStrips(plan.marks);
   const [left, top, right, bottom] = whole.box;
   return (
     <>
@@ -135,8 +136,11 @@ export function Rulers({ plan }: { plan: Plan }) {
         <DrawingView drawing={whole} states={{}} aspect={(right - left) / (bottom - top)} shownPx={760} />
       </div>
       <div className="paper-only">
-        {rulerStrips(plan.marks).map((range) => {
-          const drawing = drawRuler(plan.marks, range);
+        {strips[0]![0] > 0 && (
+          <p>Printed from {strips[0]![0]} mm on; the conductors before it are measured with a rule.</p>
+        )}
+        {strips.map((range, i) => {
+          const drawing = drawRuler(plan.marks, range, i === strips.length - 1);
           const [l, t, r, b] = drawing.box;
           return (
             <div key={range[0]} className="strip" style={{ width: `${r - l}mm`, height: `${b - t}mm` }}>

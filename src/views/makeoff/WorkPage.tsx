@@ -2,11 +2,12 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { clocksOfSite } from '../../core/makeoff/clocks';
 import { stageOf } from '../../core/makeoff/stage';
-import type { Plan } from '../../core/makeoff/plan';
+import type { Plan, PlanPart, PlanStep } from '../../core/makeoff/plan';
 import { KINDS, partTick } from '../../core/record/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
+import { count } from '../../core/words/format';
 import { HABIT_WORDS, MISSING_WORDS, WHY_WORDS } from '../../core/words/makeoff';
 import { drawEntry } from '../../drawing/draw';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
@@ -27,6 +28,17 @@ interface Props {
   onSeal: () => void;
 }
 
+/** Slipping a part on, as a step. */
+const slipStep = (part: PlanPart): PlanStep => ({
+  id: partTick(part.id),
+  title: `Slip on the ${part.title}${part.way ? `, ${part.way}` : ''}.`,
+  caution: null,
+  tools: [],
+  hold: null,
+  closing: null,
+  tick: part.tick,
+});
+
 /** The work on one entry: one step at a time beside the state it leaves the entry in. */
 export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
   const { entry, enclosure, cable, certificate, size } = dossier;
@@ -41,6 +53,24 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
       setChosen(null);
   };
   const untick = (step: string) => give('makeoff.untick', { id: work.id, step });
+  const all: PlanStep[] = [...plan.slipOn.map(slipStep), ...plan.steps];
+  const at = all.findIndex(({ id }) => id === current);
+  // What is done before the step in hand is folded away, so that the step stands at the top.
+  const fold = at < 0 ? 0 : all.findIndex(({ tick }, i) => tick === null || i === at);
+  const [before, after] = [all.slice(0, fold), all.slice(fold)];
+  const card = (step: PlanStep) => (
+    <StepCard
+      key={step.id}
+      dossier={dossier}
+      work={work}
+      step={step}
+      number={all.indexOf(step) + 1}
+      open={current === step.id}
+      onOpen={() => setChosen(step.id)}
+      onTick={tick}
+      onUntick={untick}
+    />
+  );
   const slipping = plan.slipOn.some(({ id }) => partTick(id) === current);
   const drawing = slipping
     ? drawSlipOn(plan.slipOn, current!.replace('part-', ''))
@@ -94,42 +124,13 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
             <span>Initials for the ticks</span>
             <input value={initials} maxLength={8} onChange={(event) => setInitials(event.target.value)} />
           </label>
-          <ol className="steps">
-            {plan.slipOn.map((part, i) => (
-              <StepCard
-                key={part.id}
-                dossier={dossier}
-                work={work}
-                step={{
-                  id: partTick(part.id),
-                  title: `Slip on the ${part.title}${part.way ? `, ${part.way}` : ''}.`,
-                  caution: null,
-                  tools: [],
-                  hold: null,
-                  closing: null,
-                  tick: part.tick,
-                }}
-                number={i + 1}
-                open={current === partTick(part.id)}
-                onOpen={() => setChosen(partTick(part.id))}
-                onTick={tick}
-                onUntick={untick}
-              />
-            ))}
-            {plan.steps.map((step, i) => (
-              <StepCard
-                key={step.id}
-                dossier={dossier}
-                work={work}
-                step={step}
-                number={plan.slipOn.length + i + 1}
-                open={current === step.id}
-                onOpen={() => setChosen(step.id)}
-                onTick={tick}
-                onUntick={untick}
-              />
-            ))}
-          </ol>
+          {before.length > 0 && (
+            <details className="done-steps">
+              <summary>{count(before.length, 'step')} done before</summary>
+              <ol className="steps">{before.map(card)}</ol>
+            </details>
+          )}
+          <ol className="steps">{after.map(card)}</ol>
           {plan.next === null && (
             <p>
               Every step is ticked. Seal how the entry was left; its record then speaks for what it hides.
