@@ -1,5 +1,5 @@
 import { KINDS, lookOf, partTick } from '../src/core/record/kinds';
-import { entryId, type EntrySpec, type Script, type SiteSpec } from './scenario';
+import { cableOf, entryId, type EntrySpec, type Script, type SiteSpec } from './scenario';
 
 const MINUTE_MS = 60_000;
 const BY = 'M. Okonjo';
@@ -54,12 +54,13 @@ const READ: Record<string, number> = { 'thread-engagement': 11, 'armour-length':
 function answer(
   script: Script,
   spec: SiteSpec,
-  { kind }: EntrySpec,
+  entry: EntrySpec,
   of: { entry: string; round: string },
   hold: string | null,
   at: string,
 ): void {
   if (hold === null) return;
+  if (hold === 'outer-sheath') return measure(script, spec, entry, of, at);
   const value = READ[hold];
   const id = script.id(at);
   if (value !== undefined) {
@@ -67,8 +68,35 @@ function answer(
     script.add('reading.take', { id, ...of, place: hold, value, typed: String(value), method: 'caliper', instrument, source: 'typed' }, at, BY); // prettier-ignore
     return;
   }
-  const look = lookOf(kind, hold);
+  const look = lookOf(entry.kind, hold);
   if (!look) return;
   const good = look.answers.find((one) => one.good)!.id;
   script.add('look.answer', { id, ...of, look: hold, answer: good, photo: null, note: '' }, at, BY);
+}
+
+/** Three readings of each diameter of the cable, as its record says and a little beside it. */
+function measure(
+  script: Script,
+  spec: SiteSpec,
+  entry: EntrySpec,
+  of: { entry: string; round: string },
+  at: string,
+): void {
+  const { outerMm, innerMm, armour, cores } = cableOf(spec, entry);
+  const [core] = cores;
+  const values: Record<string, number | undefined> = {
+    'outer-sheath': outerMm,
+    'inner-sheath': innerMm,
+    'over-cores': core!.diameterMm * 2.414,
+    armour: armour?.sizeMm,
+  };
+  const instrument = `${spec.prefix}-caliper-07`;
+  for (const { id: place } of KINDS[entry.kind].places) {
+    const value = values[place];
+    if (value === undefined) continue;
+    for (const off of [-0.02, 0, 0.01]) {
+      const read = Math.round((value + off) * 100) / 100;
+      script.add('reading.take', { id: script.id(at), ...of, place, value: read, typed: String(read), method: 'caliper', instrument, source: 'typed' }, at, BY); // prettier-ignore
+    }
+  }
 }

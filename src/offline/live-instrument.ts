@@ -19,6 +19,11 @@ export class LiveInstrument {
 
   constructor(private readonly changed: () => void) {}
 
+  /** Id of the instrument in the hand; null without one. */
+  get held(): string | null {
+    return this.#instrument?.id ?? null;
+  }
+
   /** Takes an instrument into the hand; null puts it down. */
   hold(instrument: Instrument | null): void {
     if (instrument?.id === this.#instrument?.id) return;

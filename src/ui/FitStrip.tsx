@@ -1,3 +1,4 @@
+import './fit-strip.css';
 import { figure } from '../core/words/format';
 import { toneOf, type GlyphState } from './SealGlyph';
 

@@ -2,7 +2,7 @@ import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
 import { KINDS } from '../core/record/kinds';
 import { SEAL_FATES, type Id, type SealFate } from '../core/record/types';
-import { askedLooks, askedPlaces } from '../core/rulebook/asked';
+import { askedLooks, askedPlaces, holdsOf } from '../core/rulebook/asked';
 import type { Dossier } from '../core/rulebook/dossier';
 import { device, say } from './device';
 import { give } from './give';
@@ -86,10 +86,12 @@ export default function AsLeftSheet({
 
 /** Hold points of the make-off that this round has not answered. */
 function openHolds(dossier: Dossier): string[] {
-  const places = askedPlaces(dossier).filter(({ wanted }) => wanted > 0);
-  const titles = new Map([...places, ...askedLooks(dossier)].map(({ id, title }) => [id, title]));
+  const titles = new Map(
+    [...askedPlaces(dossier), ...askedLooks(dossier)].map(({ id, title }) => [id, title]),
+  );
   const answered = (id: string) =>
     !dossier.recorded.has(id) && (dossier.groups.has(id) || dossier.looks.has(id));
-  const holds = KINDS[dossier.entry.kind].steps.flatMap(({ hold }) => hold ?? []);
-  return [...new Set(holds)].filter((id) => titles.has(id) && !answered(id)).map((id) => titles.get(id)!);
+  return holdsOf(dossier)
+    .filter((id) => !answered(id))
+    .map((id) => titles.get(id) ?? id);
 }

@@ -18,11 +18,15 @@ export interface Served {
   stop: () => Promise<void>;
 }
 
-/** Starts the built application on demo data; `port` 0 takes any free one. */
-export async function serveDemo({ port = 0, data }: { port?: number; data?: string } = {}): Promise<Served> {
+/** Starts the built application on demo data; `port` 0 takes any free one, `now` sets its clock. */
+export async function serveDemo({
+  port = 0,
+  data,
+  now,
+}: { port?: number; data?: string; now?: string } = {}): Promise<Served> {
   const folder = data ?? mkdtempSync(join(tmpdir(), 'yendral-browser-'));
   const child = spawn(process.execPath, ['dist/cli/demo.mjs'], {
-    env: { ...process.env, PORT: String(port), YENDRAL_DATA: folder },
+    env: { ...process.env, PORT: String(port), YENDRAL_DATA: folder, YENDRAL_NOW: now ?? '' },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   const address = await new Promise<string>((resolve, reject) => {

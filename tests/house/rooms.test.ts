@@ -16,6 +16,7 @@ const FORBIDDEN: [file: string, from: string][] = [
   ['src/ui/planted.ts', '../views/bench/Bench'],
   ['src/client/planted.ts', '../offline/device'],
   ['src/offline/planted.ts', '../views/bench/Bench'],
+  ['src/workers/planted.ts', '../views/bench/Bench'],
   ['src/views/planted.ts', '../server/app'],
   ['src/pages/planted.ts', '../store/store'],
   ['src/cli/planted.ts', '../store/store'],

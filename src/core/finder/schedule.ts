@@ -3,7 +3,7 @@ import { KINDS } from '../record/kinds';
 import type { Cable, Certificate, Id } from '../record/types';
 import type { Slice } from '../record/slice';
 import { currentRound, dossierOf, type Dossier } from '../rulebook/dossier';
-import type { Candidate } from './candidate';
+import { CandidateJudge, type Candidate } from './candidate';
 import { needOf, type Need } from './need';
 import { bestGland } from './rank';
 
@@ -69,8 +69,21 @@ export function propose(
   at: string,
 ): Proposal {
   const { cable, placed, dossier } = need;
-  const best = bestGland(need, certificates, at);
+  const best = sameAsFitted(need, bestGland(need, certificates, at), at);
   return { cable: cable.id, tag: cable.tag, entry: placed ? dossier.entry.id : null, where, best, fitted };
+}
+
+/** The gland that the entry has, where it is as good as the best: nobody changes it for a tie. */
+function sameAsFitted({ dossier, ...need }: Need, best: Candidate | null, at: string): Candidate | null {
+  const { certificate, size } = dossier;
+  if (!best || !certificate || !size) return best;
+  const fitted = new CandidateJudge({ dossier, ...need }, at).judge(certificate, size);
+  const alike =
+    fitted.verdict === best.verdict &&
+    fitted.barrier === best.barrier &&
+    fitted.connection.how === best.connection.how &&
+    Math.abs(fitted.centrality - best.centrality) < 1e-9;
+  return alike ? fitted : best;
 }
 
 /** Everything that has to be ordered for the proposals, counted, in the order of its name. */

@@ -1,10 +1,11 @@
 import { partsOf } from '../finder/schedule';
 import { CandidateJudge } from '../finder/candidate';
 import { needOf } from '../finder/need';
-import { placeOf, partTick, type Part, type Step } from '../record/kinds';
-import { jointAnswer } from '../record/kinds/places';
+import { placeOf, partTick, type LookQuestion, type Part, type Place, type Step } from '../record/kinds';
+import { DIAMETERS, jointAnswer } from '../record/kinds/places';
+import { MEASURE } from '../record/kinds/steps';
 import type { Habit, Joint, MakeOff, Tick } from '../record/types';
-import { holdsOf } from '../rulebook/asked';
+import { askedLooks, askedPlaces, holdsOf, stepsOf } from '../rulebook/asked';
 import { groupsOf, kindOf, type Dossier } from '../rulebook/dossier';
 import { gapScale, type GapScale } from '../rulebook/gap-scale';
 import { cutMarks, type CutMarks } from './marks';
@@ -27,6 +28,10 @@ export interface PlanStep {
   hold: Hold | null;
   /** Joint that it closes with its school, place or look at which that is recorded, and the right gap where it is by gap. */
   closing: { joint: Joint; answer: string | null; gap: GapScale | null } | null;
+  /** Diameters that are read at this step; empty at the others. */
+  measures: Place[];
+  /** Looks that are answered here too. */
+  asks: LookQuestion[];
   tick: Tick | null;
 }
 
@@ -53,6 +58,7 @@ const ONLY_NEW: ReadonlySet<string> = new Set([
   'strip-outer',
   'cut-armour',
   'strip-inner',
+  'measure',
   'cores',
   'body',
   'spigot',
@@ -73,8 +79,8 @@ export function planOf(dossier: Dossier, habit: Habit, why: MakeOff['why'], work
   const kind = kindOf(dossier);
   const ticks = new Map((work?.ticks ?? []).map((tick) => [tick.step, tick]));
   const holds = new Set(holdsOf(dossier));
-  const steps = ordered(kind.steps, habit)
-    .filter((step) => applies(step, dossier) && (why === 'make-off' || !ONLY_NEW.has(step.id)))
+  const steps = ordered(stepsOf(dossier), habit)
+    .filter((step) => why === 'make-off' || !ONLY_NEW.has(step.id))
     .map((step) => planStep(dossier, step, holds, ticks));
   const slipOn =
     why === 'opening'
@@ -111,13 +117,6 @@ function ordered(steps: readonly Step[], habit: Habit): Step[] {
   return at < 0 ? [...rest, ...body] : [...rest.slice(0, at), ...body, ...rest.slice(at)];
 }
 
-/** Whether a step is there to be done at all. */
-function applies({ id }: Step, { size, certificate }: Dossier): boolean {
-  if (id === 'shroud') return certificate?.sheet.shroud !== 'none';
-  if (id === 'inner-seal') return size === null || size.inner !== null;
-  return true;
-}
-
 const hasPart = ({ id }: Part, { certificate }: Dossier): boolean =>
   id !== 'shroud' || certificate?.sheet.shroud !== 'none';
 
@@ -135,6 +134,11 @@ function planStep(
     tools,
     hold: hold !== null && holds.has(hold) ? holdOf(dossier, hold) : null,
     closing: closingOf(dossier, step),
+    measures:
+      id === MEASURE.id
+        ? askedPlaces(dossier).filter((place) => place.wanted > 0 && DIAMETERS.has(place.id))
+        : [],
+    asks: step.asks.flatMap((ask) => askedLooks(dossier).find((look) => look.id === ask) ?? []),
     tick: ticks.get(id) ?? null,
   };
 }

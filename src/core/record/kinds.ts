@@ -58,7 +58,7 @@ const AROUND = [
 const CUT = [looks.INSIDE, looks.SCORED];
 
 const SLEEVES = [steps.SHROUD_PART, steps.BACK_NUT, steps.MIDDLE_NUT];
-const STRIPPED = [steps.STRIP_OUTER, steps.CUT_ARMOUR, steps.STRIP_INNER, steps.BODY_IN];
+const STRIPPED = [steps.STRIP_OUTER, steps.CUT_ARMOUR, steps.STRIP_INNER, steps.MEASURE, steps.BODY_IN];
 const FINISHED = [steps.OUTER_SHUT, steps.TAG_BOND, steps.COVER];
 
 type Rest = Partial<Kind> & Pick<Kind, 'id' | 'title'>;
@@ -130,7 +130,7 @@ export const KINDS: Record<KindId, Kind> = {
     places: [places.OVER_CORES, ...OUTSIDE, ...THREAD, places.REACH, places.SUPPORT],
     looks: [...SEEN, looks.VOIDS, looks.WITNESS, looks.SPIGOT, ...CUT, ...AROUND],
     steps: [
-      steps.STRIP_OUTER, steps.CORES_APART, steps.HOLD_SPIGOT, steps.BODY_IN, steps.MIX, steps.PACK,
+      steps.STRIP_OUTER, steps.CORES_APART, steps.MEASURE, steps.HOLD_SPIGOT, steps.BODY_IN, steps.MIX, steps.PACK,
       steps.CURE_LOOK, steps.POT_SHUT, steps.OUTER_SHUT, steps.BOND_ONLY, steps.COVER,
     ], // prettier-ignore
     checks: [...FIRST, 'E-12', ...MIDDLE, 'E-17', ...CLOSED, ...LAST.filter((id) => id !== 'E-23b')],
@@ -148,6 +148,7 @@ export const KINDS: Record<KindId, Kind> = {
     looks: [...SEEN, ...CUT, ...AROUND],
     steps: [
       steps.STRIP_OUTER,
+      steps.MEASURE,
       steps.BODY_IN,
       steps.INNER_BACK,
       steps.OUTER_SHUT,
@@ -179,7 +180,7 @@ export const KINDS: Record<KindId, Kind> = {
     places: [places.OVER_CORES, places.OVER_ARMOUR, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
     looks: [...SEEN, looks.DAM, looks.GROMMET, ...CUT, ...AROUND, looks.BOND_PATH],
     steps: [
-      steps.STRIP_OUTER, steps.CUT_ARMOUR, steps.CORES_APART, steps.BODY_IN, steps.ARMOUR_IN, steps.INJECT,
+      steps.STRIP_OUTER, steps.CUT_ARMOUR, steps.CORES_APART, steps.MEASURE, steps.BODY_IN, steps.ARMOUR_IN, steps.INJECT,
       steps.RESIN_CURE, steps.OUTER_GRIP, steps.TAG_BOND, steps.COVER,
     ], // prettier-ignore
     checks: [...FIRST, 'E-12', 'E-13', ...MIDDLE, 'E-18a', 'E-20', ...LAST, 'R-01', 'R-02', 'R-03'],

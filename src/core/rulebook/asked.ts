@@ -1,4 +1,4 @@
-import { looksOf, placesOf, type LookQuestion, type Place } from '../record/kinds';
+import { looksOf, placesOf, type LookQuestion, type Place, type Step } from '../record/kinds';
 import { isFlameproof, kindOf, type Dossier } from './dossier';
 
 /** Number of cores of the cable; null without a record. */
@@ -36,12 +36,22 @@ export function askedLooks(dossier: Dossier): LookQuestion[] {
   });
 }
 
+/** Make-off steps of an entry that there is something to do at. */
+export function stepsOf(dossier: Dossier): Step[] {
+  const { size, certificate } = dossier;
+  return kindOf(dossier).steps.filter(({ id }) => {
+    if (id === 'shroud') return certificate?.sheet.shroud !== 'none';
+    if (id === 'inner-seal') return size === null || size.inner !== null;
+    return true;
+  });
+}
+
 /** Hold points of an entry's make-off that apply to it: places and looks, each once, in the order of the steps. */
 export function holdsOf(dossier: Dossier): string[] {
   const asked = new Set<string>([
     ...askedPlaces(dossier).flatMap(({ id, wanted }) => (wanted > 0 ? id : [])),
     ...askedLooks(dossier).map(({ id }) => id),
   ]);
-  const holds = kindOf(dossier).steps.flatMap(({ hold }) => (hold !== null && asked.has(hold) ? hold : []));
+  const holds = stepsOf(dossier).flatMap(({ hold }) => (hold !== null && asked.has(hold) ? hold : []));
   return [...new Set(holds)];
 }

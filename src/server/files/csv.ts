@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import type { FileFault } from './schema';
 
 /** Rows as CSV with a heading; cells that a spreadsheet would run as a formula are made safe. */
 export function toCsv(columns: readonly string[], rows: readonly Record<string, unknown>[]): string {
@@ -26,4 +27,27 @@ export function fromCsv(text: string): {
     .filter(({ code }) => code !== 'UndetectableDelimiter')
     .map(({ row, message }) => ({ row: row === undefined ? null : row + 1, message }));
   return { columns: parsed.meta.fields ?? [], rows: parsed.data, faults };
+}
+
+/** Columns that a heading lacks or has too many, with what to do about each. */
+export function headingFaults(
+  columns: readonly string[],
+  known: readonly string[],
+  optional: ReadonlySet<string>,
+  what: string,
+): FileFault[] {
+  const missing = known.filter((column) => !optional.has(column) && !columns.includes(column));
+  const unknown = columns.filter((column) => !known.includes(column));
+  return [
+    ...missing.map((field) => ({
+      row: null,
+      field,
+      message: 'is missing from the heading; add the column.',
+    })),
+    ...unknown.map((field) => ({
+      row: null,
+      field: field || '(empty)',
+      message: `is no column of ${what}; they are: ${known.join(', ')}.`,
+    })),
+  ];
 }

@@ -2,10 +2,18 @@ import type { Tables } from '../../core/record/types';
 import type { App } from '../app';
 import { toCsv } from './csv';
 import { findingRecord, judgeSite } from './judge-site';
+import { SIZE_COLUMNS, sizeRows } from './import-sizes';
 import { exportSite } from './site-file';
 
 /** What can be taken out of a site. */
-export const EXPORTS = ['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'site.json'] as const;
+export const EXPORTS = [
+  'findings.csv',
+  'findings.json',
+  'defects.csv',
+  'defects.json',
+  'sizes.csv',
+  'site.json',
+] as const;
 export type ExportName = (typeof EXPORTS)[number];
 
 const FINDING_COLUMNS = [
@@ -18,9 +26,15 @@ const DEFECT_COLUMNS = [
   'statement', 'action', 'basis', 'hazard', 'found_at', 'found_by', 'repeats', 'photos', 'defect',
 ]; // prettier-ignore
 
+const CSV = 'text/csv; charset=utf-8';
+
 /** One export of a site as text with its content type. */
 export function exportOf(app: App, site: Tables['site'], name: ExportName): { type: string; text: string } {
   if (name === 'site.json') return asJson(exportSite(app, site));
+  if (name === 'sizes.csv') {
+    const certificates = app.store.records.by('certificate', 'site', site.id);
+    return { type: CSV, text: toCsv(SIZE_COLUMNS, sizeRows(certificates)) };
+  }
   const rows = name.startsWith('findings') ? findingRows(app, site) : defectRows(app, site);
   if (name.endsWith('.json')) {
     return asJson({
@@ -31,7 +45,7 @@ export function exportOf(app: App, site: Tables['site'], name: ExportName): { ty
     });
   }
   const columns = name.startsWith('findings') ? FINDING_COLUMNS : DEFECT_COLUMNS;
-  return { type: 'text/csv; charset=utf-8', text: toCsv(columns, rows) };
+  return { type: CSV, text: toCsv(columns, rows) };
 }
 
 const asJson = (value: unknown) => ({

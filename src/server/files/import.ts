@@ -1,9 +1,8 @@
 import { ulid } from 'ulid';
 import { InputError } from '../../core/quantity/error';
 import { parseLength } from '../../core/quantity/length';
-import type { DossierFields, ImportItem } from '../../core/record/commands';
+import type { DossierFields } from '../../core/record/commands';
 import { completed } from '../../core/record/completed';
-import { canonicalHash } from '../../core/record/seal';
 import {
   ARMOUR_TYPES,
   type ArmourType,
@@ -13,18 +12,12 @@ import {
 } from '../../core/record/types';
 import type { App } from '../app';
 import { checkRecord } from '../commands/parse';
-import { fromCsv } from './csv';
+import { fromCsv, headingFaults } from './csv';
+import { addItem, refuse, type ImportPreview } from './import-preview';
+import { previewSizes } from './import-sizes';
 import { schemaFaults, type FileFault } from './schema';
 
-/** What a file would change, before anything is changed. */
-export interface ImportPreview {
-  rows: { row: number; what: string; action: 'add' | 'change' | 'same'; fields: string[] }[];
-  faults: FileFault[];
-  /** What the import command carries; empty when there is a fault. */
-  items: ImportItem[];
-}
-
-export const IMPORT_KINDS = ['cables', 'certificate'] as const;
+export const IMPORT_KINDS = ['cables', 'certificate', 'sizes'] as const;
 export type ImportKind = (typeof IMPORT_KINDS)[number];
 
 /** Columns of a cable schedule; those with a star may be left out. */
@@ -57,14 +50,20 @@ const LENGTH_FIELDS: Record<string, string> = {
 /** Most rows of a schedule that one import takes. */
 const MOST_ROWS = 5000;
 
+const PREVIEWS: Record<ImportKind, (app: App, site: Tables['site'], text: string) => ImportPreview> = {
+  cables: previewCables,
+  certificate: previewCertificate,
+  sizes: previewSizes,
+};
+
 /** What a file would add and change on a site. Nothing is written. */
 export function previewImport(app: App, site: Tables['site'], kind: ImportKind, text: string): ImportPreview {
-  return kind === 'cables' ? previewCables(app, site, text) : previewCertificate(app, site, text);
+  return PREVIEWS[kind](app, site, text);
 }
 
 function previewCables(app: App, site: Tables['site'], text: string): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
-  const faults: FileFault[] = headingFaults(columns);
+  const faults = headingFaults(columns, CABLE_COLUMNS, OPTIONAL, 'a cable schedule');
   if (faults.length > 0) return { rows: [], faults, items: [] };
   if (rows.length === 0) return refuse('(file)', 'holds no rows under its heading; add a row per cable.');
   if (rows.length > MOST_ROWS) return refuse('(file)', `holds more than ${MOST_ROWS} rows; split it.`);
@@ -92,22 +91,6 @@ function previewCables(app: App, site: Tables['site'], text: string): ImportPrev
   });
   if (faults.length > 0) preview.items = [];
   return preview;
-}
-
-function headingFaults(columns: readonly string[]): FileFault[] {
-  const missing = CABLE_COLUMNS.filter((column) => !OPTIONAL.has(column) && !columns.includes(column));
-  const unknown = columns.filter((column) => !(CABLE_COLUMNS as readonly string[]).includes(column));
-  const faults: FileFault[] = [];
-  for (const field of missing)
-    faults.push({ row: null, field, message: 'is missing from the heading; add the column.' });
-  for (const field of unknown) {
-    faults.push({
-      row: null,
-      field: field || '(empty)',
-      message: `is no column of a cable schedule; they are: ${CABLE_COLUMNS.join(', ')}.`,
-    });
-  }
-  return faults;
 }
 
 function readCable(
@@ -211,28 +194,3 @@ function previewCertificate(app: App, site: Tables['site'], text: string): Impor
   addItem(preview, 1, certificate.number, { table: 'certificate', record }, before);
   return preview;
 }
-
-function addItem(
-  preview: ImportPreview,
-  row: number,
-  what: string,
-  item: ImportItem,
-  before: object | null,
-): void {
-  const was = before as Record<string, unknown> | null;
-  const fields = Object.entries(item.record)
-    .filter(
-      ([field, value]) =>
-        field !== 'id' && was !== null && canonicalHash(value) !== canonicalHash(was[field] ?? null),
-    )
-    .map(([field]) => field);
-  const action = was === null ? 'add' : fields.length > 0 ? 'change' : 'same';
-  preview.rows.push({ row, what, action, fields: was === null ? [] : fields });
-  if (action !== 'same') preview.items.push(item);
-}
-
-const refuse = (field: string, message: string): ImportPreview => ({
-  rows: [],
-  faults: [{ row: null, field, message }],
-  items: [],
-});

@@ -9,7 +9,7 @@ import { Root, type ViewProps } from '../Root';
 import './dossier.css';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 import { History } from './History';
-import { ImportPanel } from './ImportPanel';
+import { ImportPanel } from '../ImportPanel';
 import { RecordForm } from './RecordForm';
 import { titleOf } from './RecordInput';
 
@@ -112,11 +112,13 @@ function Files({ site }: { site: string }) {
       <ImportPanel site={site} />
       <section>
         <h2>Export</h2>
-        {['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'site.json'].map((name) => (
-          <a key={name} className="export" href={exportAddress(site, name)} download>
-            {name}
-          </a>
-        ))}
+        {['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'sizes.csv', 'site.json'].map(
+          (name) => (
+            <a key={name} className="export" href={exportAddress(site, name)} download>
+              {name}
+            </a>
+          ),
+        )}
       </section>
     </>
   );

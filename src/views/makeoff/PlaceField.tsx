@@ -19,9 +19,14 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
   const instrument = known.find(({ id }) => id === chosen) ?? known[0] ?? null;
   const nominal = nominalOf(dossier, place.id);
   const live = instrument && sends(instrument) ? instrument : null;
-  useEffect(() => {
+  // Several places may be asked for at one step; the instrument of the one that is touched is in the hand.
+  const hold = () => {
+    if (!live || hand.held === live.id) return;
     hand.hold(live);
-    if (live?.kind === 'caliper') hand.handle({ jaws: 'open', workpiece: pieceOf(nominal, 0), angleDeg: 0 });
+    if (live.kind === 'caliper') hand.handle({ jaws: 'open', workpiece: pieceOf(nominal, 0), angleDeg: 0 });
+  };
+  useEffect(() => {
+    if (hand.held === null) hold();
     return () => hand.hold(null);
   }, [live?.id, place.id]); // eslint-disable-line react-hooks/exhaustive-deps
   const round = slice.get('round', work.round)!;
@@ -33,6 +38,7 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
   return (
     <form
       className="place-field"
+      onFocus={hold}
       onSubmit={(event) => {
         event.preventDefault();
         if (target && takeTyped(target, typed)) setTyped('');
@@ -86,7 +92,7 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
               className="big"
               onClick={() => target && takeLive(target, hand.line, nominal)}
             >
-              Take <LiveValue />
+              Take <LiveValue of={live.id} />
             </button>
           )}
         </div>
@@ -96,9 +102,9 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
 }
 
 /** What the instrument in the hand shows; eight times a second, and nothing else is drawn again for it. */
-export function LiveValue() {
+export function LiveValue({ of }: { of: string }) {
   const line = useInstrument();
-  if (!line) return <output className="figures">– –</output>;
+  if (line?.instrument !== of) return <output className="figures">– –</output>;
   return (
     <output className="figures">
       {line.value === null ? 'refuses' : figure(line.value, line.unit === 'mm' ? 2 : 1)}

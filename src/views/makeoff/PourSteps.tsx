@@ -147,7 +147,7 @@ function Degrees({
       </label>
       {thermometer && (
         <button type="button" className="big" onClick={take}>
-          {thermometer.tag} <LiveValue />
+          {thermometer.tag} <LiveValue of={thermometer.id} />
         </button>
       )}
     </div>

@@ -29,7 +29,7 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
   const { entry, enclosure, cable, certificate, size } = dossier;
   const plan = planOf(dossier, habit, why, null);
   const start = () => {
-    const round = roundFor(dossier, slice, site);
+    const round = roundFor(dossier, slice, site, why);
     if (round) give('makeoff.start', { id: device.id(), entry: entry.id, round, why, habit });
   };
   return (
@@ -95,10 +95,16 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
   );
 }
 
-/** An open round that the entry belongs to and that is not sealed for it; a new one of its own otherwise. */
-function roundFor({ entry, round }: Dossier, slice: Slice, site: Id): Id | null {
-  if (round && !round.closed && round.grade === 'detailed' && !isSealed(slice, entry.id, round.id))
-    return round.id;
+/**
+ * The round that the work is recorded in: for a new make-off one in which nothing of the entry is read yet, since
+ * what was read before belongs to the gland that comes off.
+ */
+function roundFor({ entry, round }: Dossier, slice: Slice, site: Id, why: MakeOff['why']): Id | null {
+  const open = round && !round.closed && round.grade === 'detailed' && !isSealed(slice, entry.id, round.id);
+  const read = [...slice.by('reading', 'entry', entry.id), ...slice.by('look', 'entry', entry.id)].some(
+    (one) => one.round === round?.id,
+  );
+  if (open && (why === 'opening' || !read)) return round.id;
   const id = device.id();
   const made = give('round.add', {
     id, name: `Make-off of ${now().slice(0, 10)}`, grade: 'detailed', entries: [entry.id], started: now(), closed: null,

@@ -57,7 +57,10 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
       {step.tools.length > 0 && <p className="quiet">{step.tools.join(', ')}</p>}
       <PourOf id={id} dossier={dossier} work={work} />
       {step.closing?.answer && <Answer id={step.closing.answer} dossier={dossier} work={work} />}
-      {hold && hold.id !== step.closing?.answer && (
+      {step.measures.map((place) => (
+        <PlaceField key={place.id} dossier={dossier} work={work} place={place} />
+      ))}
+      {hold && hold.id !== step.closing?.answer && step.measures.length === 0 && (
         <>
           <p className="hold-word">
             <b>Hold point.</b> {waits ? 'Before going on:' : 'Answered.'}{' '}
@@ -66,6 +69,9 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
           <Answer id={hold.id} dossier={dossier} work={work} />
         </>
       )}
+      {step.asks.map(({ id: look }) => (
+        <Answer key={look} id={look} dossier={dossier} work={work} />
+      ))}
       <div className="start-buttons">
         {tick ? (
           <Button variant="default" onClick={() => onUntick(id)}>

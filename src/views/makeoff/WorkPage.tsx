@@ -36,6 +36,8 @@ const slipStep = (part: PlanPart): PlanStep => ({
   tools: [],
   hold: null,
   closing: null,
+  measures: [],
+  asks: [],
   tick: part.tick,
 });
 
@@ -56,7 +58,8 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
   const all: PlanStep[] = [...plan.slipOn.map(slipStep), ...plan.steps];
   const at = all.findIndex(({ id }) => id === current);
   // What is done before the step in hand is folded away, so that the step stands at the top.
-  const fold = at < 0 ? 0 : all.findIndex(({ tick }, i) => tick === null || i === at);
+  const open = all.findIndex(({ tick }, i) => tick === null || i === at);
+  const fold = open < 0 ? all.length : open;
   const [before, after] = [all.slice(0, fold), all.slice(fold)];
   const card = (step: PlanStep) => (
     <StepCard
@@ -126,7 +129,7 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
           </label>
           {before.length > 0 && (
             <details className="done-steps">
-              <summary>{count(before.length, 'step')} done before</summary>
+              <summary>{count(before.length, 'step')} done</summary>
               <ol className="steps">{before.map(card)}</ol>
             </details>
           )}

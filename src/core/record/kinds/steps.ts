@@ -20,6 +20,8 @@ export interface Step {
   joint: JointId | null;
   /** What is needed at hand. */
   tools: readonly string[];
+  /** Looks that are answered here too, though the work does not wait for them. */
+  asks: readonly string[];
 }
 
 const part = (id: string, title: string, way = ''): Part => ({ id, title, way });
@@ -27,8 +29,8 @@ const step = (
   id: string,
   title: string,
   hold: string | null = null,
-  { caution = null, joint = null, tools = [] }: Partial<Step> = {},
-): Step => ({ id, title, hold, caution, joint, tools });
+  { caution = null, joint = null, tools = [], asks = [] }: Partial<Step> = {},
+): Step => ({ id, title, hold, caution, joint, tools, asks });
 
 const KNIFE = 'Cut away from the body.';
 const SPRING = 'Stiff armour springs back: goggles, and hold the offcuts.';
@@ -62,6 +64,13 @@ export const STRIP_INNER = step(
   'conductors',
   { caution: KNIFE, tools: ['sheath knife'] },
 );
+/** The diameters are read while the layers lie open: the closing figures and the judgement rest on them. */
+export const MEASURE = step(
+  'measure',
+  'Measure the cable where seals and clamp will sit, three readings each.',
+  'outer-sheath',
+  { tools: ['caliper'] },
+);
 export const BODY_IN = step(
   'body',
   'Screw the body into the wall, by its school, with washer and tag.',
@@ -70,6 +79,7 @@ export const BODY_IN = step(
     caution: 'Isolated, proved dead, permit and gas test in hand before the enclosure is opened in a zone.',
     joint: 'entry',
     tools: ['spanner'],
+    asks: ['washer'],
   },
 );
 export const SPREAD = step('spread', 'Spread the armour over the cone, evenly all round.');
@@ -139,6 +149,7 @@ export const OUTER_GRIP = step(
 );
 export const TAG_BOND = step('bond', 'Bond the tag; measure the joint with one end disconnected.', 'bond', {
   tools: ['milliohm meter', 'spanner'],
+  asks: ['bond-path', 'bond-tight'],
 });
 export const BOND_ONLY = step('bond', 'See that bond and tag are tight.', 'bond-tight');
 export const COVER = step('shroud', 'Pull the shroud over the gland.', 'shroud');

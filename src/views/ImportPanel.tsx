@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useRef, useState } from 'react';
-import { api, ApiError, type ImportPreview } from '../../client/api';
-import type { ImportItem } from '../../core/record/commands';
-import { give } from '../give';
+import { api, ApiError, type ImportPreview } from '../client/api';
+import type { ImportItem } from '../core/record/commands';
+import { give } from './give';
 
 const KINDS = {
   cables: { title: 'Cable schedule (CSV)', accept: '.csv,text/csv', what: 'cables' },
@@ -11,11 +11,15 @@ const KINDS = {
     accept: '.json,application/json',
     what: 'certificate',
   },
+  sizes: { title: 'Sizes of certificates on file (CSV)', accept: '.csv,text/csv', what: 'sizes' },
 } as const;
 
+type ImportKind = keyof typeof KINDS;
+const ALL = Object.keys(KINDS) as ImportKind[];
+
 /** Takes a file in: shows what it would change, row by row, before anything is changed. */
-export function ImportPanel({ site }: { site: string }) {
-  const [kind, setKind] = useState<keyof typeof KINDS>('cables');
+export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: readonly ImportKind[] }) {
+  const [kind, setKind] = useState<ImportKind>(kinds[0]!);
   const [name, setName] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
   const [problem, setProblem] = useState('');
@@ -61,13 +65,13 @@ export function ImportPanel({ site }: { site: string }) {
         <select
           value={kind}
           onChange={(event) => {
-            setKind(event.target.value as keyof typeof KINDS);
+            setKind(event.target.value as ImportKind);
             setPreview(null);
           }}
         >
-          {Object.entries(KINDS).map(([id, { title }]) => (
+          {kinds.map((id) => (
             <option key={id} value={id}>
-              {title}
+              {KINDS[id].title}
             </option>
           ))}
         </select>

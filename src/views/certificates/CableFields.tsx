@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import { parseLength } from '../../core/quantity/length';
+import type { Slice } from '../../core/record/slice';
+import { ARMOUR_TYPES, type ArmourType, type Cable, type Id } from '../../core/record/types';
+import { bundleMm } from '../../core/finder/need';
+import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
+import type { Drop } from '../../drawing/certificates/range-chart';
+
+const FIELDS = [
+  ['outer', 'Overall diameter'],
+  ['inner', 'Inner sheath'],
+  ['armourSize', 'Armour wire or thickness'],
+] as const;
+type Name = (typeof FIELDS)[number][0];
+
+export interface CableChoice {
+  cables: Cable[];
+  /** Record that was chosen; null while the figures are typed. */
+  chosen: Cable | null;
+  choose: (id: Id | '') => void;
+  text: Record<Name, string>;
+  type: (name: Name, text: string) => void;
+  armour: () => ArmourType | 'none';
+  setArmour: (armour: ArmourType | 'none') => void;
+  /** The cable as typed; null while a figure is missing or wrong. */
+  cable: () => Cable | null;
+  drops: () => Partial<Record<string, Drop>>;
+}
+
+/** A cable of the site, or one that is typed here and kept nowhere. */
+export function useCable(slice: Slice, site: Id): CableChoice {
+  const cables = slice
+    .by('cable', 'site', site)
+    .sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true }));
+  const [id, setId] = useState<Id | ''>('');
+  const [text, setText] = useState<Record<Name, string>>({ outer: '', inner: '', armourSize: '' });
+  const [armour, setArmour] = useState<ArmourType | 'none'>('wire');
+  const chosen = cables.find((one) => one.id === id) ?? null;
+  const mm = (name: Name): number | null => {
+    const read = parseLength(text[name]);
+    return 'mm' in read && read.mm > 0 ? read.mm : null;
+  };
+  const cable = (): Cable | null => {
+    const [outerMm, innerMm, sizeMm] = [mm('outer'), mm('inner'), mm('armourSize')];
+    if (chosen && outerMm === chosen.outerMm && innerMm === chosen.innerMm) return chosen;
+    if (outerMm === null || innerMm === null || (armour !== 'none' && sizeMm === null)) return null;
+    return {
+      ...(chosen ?? BARE),
+      id: chosen?.id ?? 'typed-here',
+      site,
+      outerMm,
+      innerMm,
+      armour: armour === 'none' ? null : { type: armour, sizeMm: sizeMm!, material: 'steel', areaMm2: null },
+      unarmoured: armour === 'none' ? { by: 'typed here', on: '' } : null,
+    };
+  };
+  return {
+    cables,
+    chosen,
+    choose: (next) => {
+      setId(next);
+      const found = cables.find((one) => one.id === next);
+      if (!found) return;
+      setText({
+        outer: String(found.outerMm),
+        inner: String(found.innerMm),
+        armourSize: found.armour ? String(found.armour.sizeMm) : '',
+      });
+      setArmour(found.armour?.type ?? 'none');
+    },
+    text,
+    type: (name, next) => setText((all) => ({ ...all, [name]: next })),
+    armour: () => armour,
+    setArmour,
+    cable,
+    drops: () => {
+      const now = cable();
+      const tolerance = now?.toleranceMm ?? 0;
+      const around = (value: number | null, by: number): Drop | undefined =>
+        value === null ? undefined : { lowMm: value - by, highMm: value + by };
+      return {
+        'outer-sheath': around(mm('outer'), tolerance),
+        'inner-sheath': around(mm('inner'), tolerance),
+        armour: around(mm('armourSize'), 0),
+        'over-cores': chosen ? around(bundleMm(chosen.cores), 0) : undefined,
+      };
+    },
+  };
+}
+
+const BARE: Omit<Cable, 'id' | 'site'> = {
+  tag: 'typed here',
+  from: '',
+  to: '',
+  lengthM: 0,
+  cores: [],
+  shape: 'round',
+  coldFlow: false,
+  innerMm: 0,
+  armour: null,
+  unarmoured: null,
+  sheathMm: 0,
+  outerMm: 0,
+  toleranceMm: 0.2,
+  maxC: 90,
+  filling: null,
+  breathing: null,
+};
+
+/** The fields of that cable. */
+export function CableFields({ cable }: { cable: CableChoice }) {
+  return (
+    <div className="cable-fields">
+      <label className="field">
+        <span>Cable of the site</span>
+        <select value={cable.chosen?.id ?? ''} onChange={(event) => cable.choose(event.target.value)}>
+          <option value="">typed here</option>
+          {cable.cables.map(({ id, tag }) => (
+            <option key={id} value={id}>
+              {tag}
+            </option>
+          ))}
+        </select>
+      </label>
+      {FIELDS.map(([name, title]) => {
+        const text = cable.text[name];
+        const read = parseLength(text);
+        return (
+          <label key={name} className="field">
+            <span>{title}, mm or in</span>
+            <input
+              className="figures"
+              inputMode="decimal"
+              autoComplete="off"
+              value={text}
+              disabled={name === 'armourSize' && cable.armour() === 'none'}
+              onChange={(event) => cable.type(name, event.target.value)}
+            />
+            {text.trim() !== '' && !('mm' in read) && (
+              <small className="tone-failed">{LENGTH_FAULT_WORDS[read.fault]}</small>
+            )}
+          </label>
+        );
+      })}
+      <label className="field">
+        <span>Armour</span>
+        <select
+          value={cable.armour()}
+          onChange={(event) => cable.setArmour(event.target.value as ArmourType)}
+        >
+          {[...ARMOUR_TYPES, 'none' as const].map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}

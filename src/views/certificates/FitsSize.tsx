@@ -1,0 +1,52 @@
+import { useMemo, useState } from 'react';
+import { CandidateJudge } from '../../core/finder/candidate';
+import { needsOf } from '../../core/finder/schedule';
+import type { Slice } from '../../core/record/slice';
+import type { Certificate } from '../../core/record/types';
+import { now } from '../../client/clock';
+import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
+import { SealGlyph } from '../../ui/SealGlyph';
+
+/** The reverse: which cables of the site a size would take. */
+export function FitsSize({ slice, certificate }: { slice: Slice; certificate: Certificate }) {
+  const { sizes } = certificate.sheet;
+  const [name, setName] = useState(sizes[0]?.size ?? '');
+  const size = sizes.find((one) => one.size === name) ?? sizes[0];
+  const found = useMemo(() => {
+    if (!size) return [];
+    return needsOf(slice, certificate.site).flatMap(({ need, where }) => {
+      const judge = new CandidateJudge(need, now());
+      if (!judge.mayTake(size)) return [];
+      const candidate = judge.judge({ ...certificate, state: 'valid' }, size);
+      const dimensions = candidate.said.some(
+        ({ check, outcome }) => check > 'E-10' && check < 'E-15' && outcome === 'fails',
+      );
+      return dimensions ? [] : [{ need, where, candidate }];
+    });
+  }, [slice, certificate, size]);
+  if (!size) return <p>The sheet has no size.</p>;
+  return (
+    <>
+      <label className="field short">
+        <span>Size</span>
+        <select value={size.size} onChange={(event) => setName(event.target.value)}>
+          {sizes.map((one) => (
+            <option key={one.size}>{one.size}</option>
+          ))}
+        </select>
+      </label>
+      {found.length === 0 && <p>No cable of the site fits this size.</p>}
+      <ul className="touched">
+        {found.map(({ need, where, candidate }) => (
+          <li key={`${need.cable.id} ${where}`}>
+            <span>
+              <SealGlyph state={VERDICT_GLYPHS[candidate.verdict]} label={VERDICT_WORDS[candidate.verdict]} />{' '}
+              {need.cable.tag}
+              <small className="quiet"> {where}</small>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,238 @@
+import { Button } from '@mantine/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { needsOf, partsList, type Proposal } from '../../core/finder/schedule';
+import { whole } from '../../core/finder/slim';
+import type { Slice } from '../../core/record/slice';
+import type { Id } from '../../core/record/types';
+import { count } from '../../core/words/format';
+import { connectionWords } from '../../core/words/makeoff';
+import { now } from '../../client/clock';
+import { SealGlyph } from '../../ui/SealGlyph';
+import type { ScheduleJob, ScheduleNews } from '../../workers/schedule';
+import { saveFile } from '../save-file';
+import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
+
+/** Rows that are shown at once; the export holds all of them. */
+const SHOWN = 200;
+
+/** A gland for every cable of the schedule at once, worked out beside the page, with the parts list. */
+export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
+  const [proposals, setProposals] = useState<Proposal[]>([]);
+  const [total, setTotal] = useState(0);
+  const [state, setState] = useState<'idle' | 'running' | 'done' | 'cancelled'>('idle');
+  const [problem, setProblem] = useState('');
+  const [text, setText] = useState('');
+  const [only, setOnly] = useState('');
+  const worker = useRef<Worker | null>(null);
+  useEffect(() => () => worker.current?.terminate(), []);
+
+  const stop = () => {
+    worker.current?.terminate();
+    worker.current = null;
+  };
+  const start = () => {
+    stop();
+    const needs = needsOf(slice, site);
+    const certificates = slice.by('certificate', 'site', site);
+    const byId = new Map(certificates.map((one) => [one.id, one]));
+    setProposals([]);
+    setProblem('');
+    setTotal(needs.length);
+    if (needs.length === 0) return setState('done');
+    setState('running');
+    const running = new Worker(new URL('../../workers/schedule.ts', import.meta.url), { type: 'module' });
+    worker.current = running;
+    running.onmessage = ({ data }: MessageEvent<ScheduleNews>) => {
+      setProposals((all) => [...all, ...data.proposals.map((one) => whole(one, byId))]);
+      if (data.done < needs.length) return;
+      setState('done');
+      stop();
+    };
+    running.onerror = (event) => {
+      setProblem(
+        `The calculation broke off: ${event.message || 'the worker did not start'}. Start it again.`,
+      );
+      setState('cancelled');
+      stop();
+    };
+    running.postMessage({ needs, certificates, at: now() } satisfies ScheduleJob);
+  };
+  const cancel = () => {
+    stop();
+    setState('cancelled');
+  };
+
+  const parts = useMemo(
+    () =>
+      partsList(
+        proposals.flatMap(({ cable, best }) => {
+          const record = slice.get('cable', cable);
+          return record ? [{ cable: record, best }] : [];
+        }),
+      ),
+    [proposals, slice],
+  );
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const matching = proposals.filter(
+    (one) =>
+      (only === '' ||
+        (only === 'none'
+          ? one.best === null
+          : only === 'other'
+            ? isOther(one)
+            : one.best?.verdict === only)) &&
+      words.every((word) => `${one.tag} ${one.where} ${nameOf(one)}`.toLowerCase().includes(word)),
+  );
+  const save = async (name: string, rows: Record<string, unknown>[]) => {
+    const { unparse } = (await import('papaparse')).default;
+    saveFile(name, 'text/csv', `\uFEFF${unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`);
+  };
+
+  return (
+    <main id="main" className="finder" tabIndex={-1}>
+      <h1>A gland for every cable</h1>
+      <p>Each end of each cable against every size on file, by the rules that judge the finished entry.</p>
+      <div className="start-buttons">
+        {state === 'running' ? (
+          <Button variant="default" onClick={cancel}>
+            Cancel
+          </Button>
+        ) : (
+          <Button onClick={start}>{state === 'idle' ? 'Find them' : 'Find them again'}</Button>
+        )}
+        {proposals.length > 0 && state !== 'running' && (
+          <>
+            <Button variant="default" onClick={() => void save('proposals.csv', proposals.map(rowOf))}>
+              Proposals (CSV)
+            </Button>
+            <Button
+              variant="default"
+              onClick={() =>
+                void save(
+                  'parts.csv',
+                  parts.map(({ part, count: n }) => ({ part, count: n })),
+                )
+              }
+            >
+              Parts list (CSV)
+            </Button>
+          </>
+        )}
+      </div>
+      {state !== 'idle' && (
+        <p role="status">
+          {proposals.length} of {count(total, 'end')}
+          {state === 'cancelled' && ', cancelled: what was found stays'}
+          {state === 'done' &&
+            total === 0 &&
+            ': no cable is on file. Take in a schedule under Dossier, Files.'}
+        </p>
+      )}
+      {state === 'running' && (
+        <progress max={total} value={proposals.length} aria-label="Proposals worked out" />
+      )}
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
+      {proposals.length > 0 && (
+        <>
+          <div className="cable-fields">
+            <label className="field">
+              <span>Cable, entry or gland</span>
+              <input value={text} onChange={(event) => setText(event.target.value)} />
+            </label>
+            <label className="field">
+              <span>Show</span>
+              <select value={only} onChange={(event) => setOnly(event.target.value)}>
+                <option value="">every end</option>
+                <option value="fits">fits</option>
+                <option value="close">close call</option>
+                <option value="open">not all known</option>
+                <option value="none">no size on file</option>
+                <option value="other">another than is fitted</option>
+              </select>
+            </label>
+          </div>
+          <div className="wide-table">
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col">Cable</th>
+                  <th scope="col">End</th>
+                  <th scope="col">Proposed</th>
+                  <th scope="col">How</th>
+                  <th scope="col">Fitted now</th>
+                </tr>
+              </thead>
+              <tbody>
+                {matching.slice(0, SHOWN).map((one) => (
+                  <tr key={`${one.cable} ${one.where}`}>
+                    <th scope="row">{one.tag}</th>
+                    <td>
+                      {one.entry ? (
+                        <a href={`/certificates/?site=${site}&tab=find&entry=${one.entry}`}>{one.where}</a>
+                      ) : (
+                        one.where
+                      )}
+                    </td>
+                    <td>
+                      {one.best ? (
+                        <>
+                          <SealGlyph
+                            state={VERDICT_GLYPHS[one.best.verdict]}
+                            label={VERDICT_WORDS[one.best.verdict]}
+                          />{' '}
+                          {nameOf(one)}
+                        </>
+                      ) : (
+                        <span className="tone-failed">no size on file fits</span>
+                      )}
+                    </td>
+                    <td>{one.best && one.entry ? connectionWords(one.best.connection) : ''}</td>
+                    <td className={isOther(one) ? 'tone-close' : ''}>{one.fitted ?? ''}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          {matching.length > SHOWN && (
+            <p className="quiet">{matching.length - SHOWN} more; search, or save them as CSV.</p>
+          )}
+          <h2>Parts list</h2>
+          <table>
+            <tbody>
+              {parts.map(({ part, count: n }) => (
+                <tr key={part}>
+                  <td className="figures">{n} ×</td>
+                  <th scope="row">{part}</th>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </main>
+  );
+}
+
+const nameOf = ({ best }: Proposal): string => (best ? `${best.certificate.number}, ${best.size.size}` : '');
+const isOther = (one: Proposal): boolean =>
+  one.fitted !== null && one.best !== null && nameOf(one) !== one.fitted;
+
+const rowOf = (one: Proposal): Record<string, unknown> => ({
+  cable: one.tag,
+  end: one.where,
+  certificate: one.best?.certificate.number ?? '',
+  size: one.best?.size.size ?? '',
+  thread: one.best?.size.thread ?? '',
+  ring: one.best?.ringFace ?? '',
+  verdict: one.best ? VERDICT_WORDS[one.best.verdict] : 'No size on file fits',
+  central_pct: one.best ? Math.round(one.best.centrality * 100) : '',
+  adaptor: one.best?.connection.adaptor
+    ? `${one.best.connection.adaptor.male} to ${one.best.connection.adaptor.female}`
+    : '',
+  washer: one.best?.washer.join('; ') ?? '',
+  fitted: one.fitted ?? '',
+});

@@ -1,0 +1,311 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import { seriesOf } from '../../core/finder/series';
+import { KINDS } from '../../core/record/kinds';
+import { jointTitle } from '../../core/record/kinds/places';
+import type { Slice } from '../../core/record/slice';
+import type { Certificate, Id } from '../../core/record/types';
+import { currentRound, dossierOf } from '../../core/rulebook/dossier';
+import { judge, statusOf } from '../../core/rulebook/judge';
+import { figure, limits } from '../../core/words/format';
+import { STATE_WORDS } from '../../core/words/labels';
+import { exportAddress } from '../../client/api';
+import { now } from '../../client/clock';
+import { drawRangeChart, type Drop } from '../../drawing/certificates/range-chart';
+import { DrawingView } from '../../ui/DrawingView';
+import { glyphOfState } from '../../ui/glyph-state';
+import { SealGlyph } from '../../ui/SealGlyph';
+import { parameter } from '../device';
+import { ImportPanel } from '../ImportPanel';
+import { saveFile } from '../save-file';
+import { CableFields, useCable } from './CableFields';
+import { FitsSize } from './FitsSize';
+
+const STATES = ['', 'valid', 'superseded', 'withdrawn'] as const;
+
+/** Certificates on file: list, search, and one of them with its range charts and what it touches. */
+export function Series({ slice, site }: { slice: Slice; site: Id }) {
+  const [text, setText] = useState('');
+  const [state, setState] = useState('');
+  const [chosen, setChosen] = useState<Id | null>(() => parameter('certificate'));
+  const [files, setFiles] = useState(false);
+  const all = slice.by('certificate', 'site', site).sort((a, b) => (a.number < b.number ? -1 : 1));
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = all.filter(
+    (one) =>
+      (state === '' || one.state === state) &&
+      words.every((word) =>
+        `${one.number} ${one.title} ${one.maker} ${KINDS[one.kind].title}`.toLowerCase().includes(word),
+      ),
+  );
+  const certificate = slice.get('certificate', chosen ?? '') ?? shown[0] ?? null;
+  const open = (id: Id) => {
+    const address = new URL(location.href);
+    address.searchParams.set('certificate', id);
+    history.replaceState(null, '', address);
+    setChosen(id);
+    setFiles(false);
+  };
+  return (
+    <div className="series">
+      <aside>
+        <label className="field">
+          <span>Number, title or kind</span>
+          <input
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            placeholder="for example barrier"
+          />
+        </label>
+        <label className="field">
+          <span>State</span>
+          <select value={state} onChange={(event) => setState(event.target.value)}>
+            {STATES.map((one) => (
+              <option key={one} value={one}>
+                {one === '' ? 'every state' : one}
+              </option>
+            ))}
+          </select>
+        </label>
+        {all.length === 0 && <p>No certificate is on file. Type the first one, or take in its file.</p>}
+        {all.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
+        <ul>
+          {shown.map((one) => (
+            <li key={one.id}>
+              <button
+                type="button"
+                aria-current={one === certificate && !files ? 'page' : undefined}
+                onClick={() => open(one.id)}
+              >
+                <b>{one.number}</b>
+                <small>
+                  {KINDS[one.kind].title}
+                  {one.state !== 'valid' && <span className="tone-failed"> {one.state}</span>}
+                </small>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <p className="aside-foot">
+          <a href={`/dossier/?site=${site}&table=certificate&record=new`}>Type a new one</a>
+          <button type="button" className="plain" onClick={() => setFiles(true)}>
+            Files in and out
+          </button>
+        </p>
+      </aside>
+      <main id="main" tabIndex={-1}>
+        {files || !certificate ? (
+          <>
+            <h1>Files in and out</h1>
+            <p>
+              A certificate with its sheet travels as JSON (docs/schemas/certificate.schema.json); sizes of
+              certificates on file also as CSV, one row per size.
+            </p>
+            <p>
+              <a className="button-link" href={exportAddress(site, 'sizes.csv')} download>
+                Sizes of every certificate (CSV)
+              </a>
+            </p>
+            <ImportPanel site={site} kinds={['certificate', 'sizes']} />
+          </>
+        ) : (
+          <OneCertificate key={certificate.id} slice={slice} certificate={certificate} />
+        )}
+      </main>
+    </div>
+  );
+}
+
+function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Certificate }) {
+  const { number, title, state, sheet, site } = certificate;
+  const cable = useCable(slice, site);
+  const drops = cable.drops();
+  const save = () => {
+    const { id: _id, site: _site, rev: _rev, stamps: _stamps, typed: _typed, ...rest } = certificate;
+    const text = JSON.stringify({ format: 'yendral-certificate-1', certificate: rest }, null, 2);
+    saveFile(`${number.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.json`, 'application/json', `${text}\n`);
+  };
+  return (
+    <>
+      <header className="cert-title">
+        <h1>{number}</h1>
+        <p>
+          {title}, {certificate.maker}
+        </p>
+        <a href={`/dossier/?site=${site}&table=certificate&record=${certificate.id}`}>Change it</a>
+        <button type="button" className="plain" onClick={save}>
+          Save as JSON
+        </button>
+      </header>
+      {state !== 'valid' && (
+        <p className="make-safe" role="alert">
+          <b>This certificate is {state}.</b> Every entry below rests on it and fails E-01 until another one
+          covers it.
+        </p>
+      )}
+      <Facts certificate={certificate} />
+      <h2>Where a cable falls</h2>
+      <CableFields cable={cable} />
+      <div className="charts">
+        {seriesOf(sheet).map((part) => {
+          const drop: Drop | null =
+            part.armour && part.armour !== cable.armour() ? null : (drops[part.place] ?? null);
+          const drawing = drawRangeChart(part, drop);
+          const [l, t, r, b] = drawing.box;
+          return (
+            <figure key={part.title}>
+              <figcaption>
+                <b>{part.title}</b>{' '}
+                <span className="quiet">
+                  {part.holes.length === 0
+                    ? 'no holes'
+                    : `not covered: ${part.holes.map((hole) => limits(...hole)).join(', ')}`}
+                  {part.overlaps.length > 0 &&
+                    `; taken twice: ${part.overlaps.map(({ sizes, rangeMm }) => `${limits(...rangeMm)} by ${sizes.join(' and ')}`).join(', ')}`}
+                </span>
+              </figcaption>
+              <div className="chart-drawing">
+                <DrawingView drawing={drawing} states={{}} aspect={(r - l) / (b - t)} shownPx={760} />
+              </div>
+            </figure>
+          );
+        })}
+      </div>
+      <SizeTable certificate={certificate} />
+      <h2>Cables on site that a size takes</h2>
+      <FitsSize slice={slice} certificate={certificate} />
+      <Touched slice={slice} certificate={certificate} />
+    </>
+  );
+}
+
+/** What the certificate says beside its ranges. */
+function Facts({ certificate }: { certificate: Certificate }) {
+  const { kind, concepts, levels, groups, serviceC, ingress, specialConditions, issued, sheet, divisions } =
+    certificate;
+  const { compound } = sheet;
+  const facts: [string, string][] = [
+    ['Kind', KINDS[kind].title],
+    ['Marked', [...concepts, ...groups, ...levels].join(', ') || 'nothing: for unclassified places only'],
+    [
+      'Listed',
+      divisions
+        .map((one) => `Class ${one.class} Division ${one.division} ${one.groups.join(', ')}`)
+        .join('; ') || 'no division',
+    ],
+    ['Service', `${limits(serviceC[0], serviceC[1], '°C')}, ${ingress}`],
+    ['Issued', issued.slice(0, 10)],
+    ['Assembly sheet', sheet.number],
+    [
+      'Joints',
+      sheet.joints
+        .map(
+          ({ joint, school, range }) =>
+            `${jointTitle(joint)} by ${school}${range ? ` ${limits(range[0], range[1], UNIT[school] ?? '')}` : ''}`,
+        )
+        .join('; ') || 'the sheet names none',
+    ],
+  ];
+  if (compound) {
+    facts.push(['Compound', `${compound.name}, ${compound.packMl} ml, ${compound.ratio}; works ${compound.workingMinutes} min, look after ${figure(compound.cureHours)} h, energise after ${figure(compound.energiseHours)} h at ${compound.referenceC} °C; not below ${compound.minimumC} °C`]); // prettier-ignore
+  }
+  if (specialConditions.length > 0) facts.push(['Special conditions', specialConditions.join(' ')]);
+  return (
+    <dl className="facts">
+      {facts.map(([name, value]) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd>{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+const UNIT: Record<string, string> = { turns: 'turns', torque: 'N·m', gap: 'mm' };
+
+/** The same ranges as figures. */
+function SizeTable({ certificate: { sheet } }: { certificate: Certificate }) {
+  const range = (value: readonly [number, number] | null | undefined) =>
+    value ? `${figure(value[0])} to ${figure(value[1])}` : '';
+  const armours = [...new Set(sheet.sizes.flatMap(({ clamp }) => clamp.map(({ armour }) => armour)))];
+  return (
+    <details>
+      <summary>The same as a table</summary>
+      <div className="wide-table">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Size</th>
+              <th scope="col">Thread</th>
+              <th scope="col">Outer seal, mm</th>
+              <th scope="col">Inner seal, mm</th>
+              {armours.map((armour) => (
+                <th scope="col" key={armour}>
+                  {armour}, mm
+                </th>
+              ))}
+              <th scope="col">Over the cores, mm</th>
+              <th scope="col">Armour left, mm</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sheet.sizes.map(({ size, thread, outer, inner, clamp, pot, armourLengthMm }) => (
+              <tr key={size}>
+                <th scope="row">{size}</th>
+                <td>{thread}</td>
+                <td className="figures">{range(outer.rangeMm)}</td>
+                <td className="figures">{range(inner?.rangeMm)}</td>
+                {armours.map((armour) => (
+                  <td className="figures" key={armour}>
+                    {range(clamp.find((face) => face.armour === armour)?.rangeMm)}
+                  </td>
+                ))}
+                <td className="figures">{range(pot?.overCoresMm)}</td>
+                <td className="figures">{range(armourLengthMm)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  );
+}
+
+/** Every entry that rests on the certificate, the worst first. */
+function Touched({ slice, certificate }: { slice: Slice; certificate: Certificate }) {
+  const order = ['failed', 'incomplete', 'doubtful', 'sound'];
+  const entries = slice
+    .by('entry', 'certificate', certificate.id)
+    .flatMap((entry) => {
+      const round = currentRound(slice, entry.id, entry.site);
+      const dossier = dossierOf(slice, entry.id, round);
+      if (!dossier) return [];
+      const grade = round?.grade ?? 'detailed';
+      return [{ dossier, status: statusOf(dossier, judge(dossier, grade, now()), grade) }];
+    })
+    .sort((a, b) => order.indexOf(a.status.state) - order.indexOf(b.status.state));
+  return (
+    <section>
+      <h2>
+        {entries.length === 0
+          ? 'No entry rests on it'
+          : `${entries.length} ${entries.length === 1 ? 'entry rests' : 'entries rest'} on it`}
+      </h2>
+      <ul className="touched">
+        {entries.map(({ dossier: { entry, enclosure }, status }) => (
+          <li key={entry.id}>
+            <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
+              <SealGlyph state={glyphOfState(status.state)} label={STATE_WORDS[status.state]} />{' '}
+              {enclosure.tag}, entry {entry.label}
+              <small className="quiet"> {entry.size ?? 'no size'}</small>
+            </a>
+          </li>
+        ))}
+      </ul>
+      <Button component="a" variant="default" href={`/site/?site=${certificate.site}`}>
+        To the plan
+      </Button>
+    </section>
+  );
+}
