@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Certificate } from '../core/record/types';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { closeApp, openApp, type App } from './app';
 import { clockFrom } from './clock';
@@ -196,6 +197,44 @@ describe('a certificate file', () => {
   });
 });
 
+describe('a table of sizes', () => {
+  const head = 'certificate,size,thread,outer_from,outer_to,inner_from,inner_to,wire_from,wire_to,proud';
+  const preview = (...rows: string[]) => previewImport(app, site(), 'sizes', [head, ...rows].join('\n'));
+  it('adds a size like its sister, changes a known one, and says when nothing changes', () => {
+    const { rows, items, faults } = preview(
+      'FRN 24.0117,S4,M32x1.5,22.6,31.5,17,25.4,"1,5",2.1,',
+      'FRN 24.0117,S3,M25x1.5,16.9,15/16 in,11.2,18.3,1.15,1.65,6',
+    );
+    expect(faults).toEqual([]);
+    expect(rows).toMatchObject([{ what: 'FRN 24.0117', action: 'change', fields: ['sheet'] }]);
+    const { sheet } = items[0]!.record as Certificate;
+    expect(
+      sheet.sizes.map(({ size, outer, innerProudMm }) => [size, ...outer.rangeMm, innerProudMm]),
+    ).toEqual([
+      ['S3', 16.9, 23.8125, 6],
+      ['S4', 22.6, 31.5, 5],
+    ]);
+    expect(sheet.sizes[1]).toMatchObject({ pot: null, backNut: null, acrossMm: 37, clamp: [{ armour: 'wire', rangeMm: [1.5, 2.1] }, { armour: 'braid' }] }); // prettier-ignore
+    expect(preview('FRN 24.0117,S3,M25x1.5,16.9,24.1,,,,,').rows).toMatchObject([{ action: 'same' }]);
+  });
+  it.each([
+    [['FRN 1,S3,M25x1.5,1,2,,,,,'], 'certificate'],
+    [['FRN 24.0117,S3,M25x1.5,wide,24,,,,,'], 'outer_from'],
+    [['FRN 24.0117,S3,M25x1.5,24,17,,,,,'], 'outer_to'],
+    [['FRN 24.0117,,M25x1.5,17,24,,,,,'], 'size'],
+    [[], '(file)'],
+  ])('%# is refused by its field', (rows, field) => {
+    const { faults, items } = preview(...rows);
+    expect(faults[0]!.field).toBe(field);
+    expect(items).toEqual([]);
+  });
+  it('comes back as it went out', () => {
+    const { text } = exportOf(app, site(), 'sizes.csv');
+    const { rows, faults } = previewImport(app, site(), 'sizes', text);
+    expect([faults, rows.map(({ action }) => action)]).toEqual([[], ['same']]);
+  });
+});
+
 describe('instruments', () => {
   it('move only when they are simulated, and only as they can', () => {
     expect(() => handleInstrument(app, 'none', {})).toThrow('no instrument');
@@ -203,5 +242,7 @@ describe('instruments', () => {
     expect(() => handleInstrument(app, 'c', { jaws: 'bite' })).toThrow('must be one of');
     expect(() => handleInstrument(app, 'c', { workpiece: { minorMm: 0, majorMm: 1 } })).toThrow('above 0');
     handleInstrument(app, 'c', { jaws: 'close', workpiece: { minorMm: 20, majorMm: 20.1 } });
+    expect(() => handleInstrument(app, 'c', { target: 'warm' })).toThrow('target');
+    handleInstrument(app, 'c', { target: null });
   });
 });

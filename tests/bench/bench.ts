@@ -6,6 +6,9 @@ import { gzipSync } from 'node:zlib';
 import { ulid } from 'ulid';
 import { seedDemo } from '../../demo/seed';
 import type { AnyCommand } from '../../src/core/record/commands';
+import { rankGlands } from '../../src/core/finder/rank';
+import { needsOf, propose } from '../../src/core/finder/schedule';
+import type { Certificate } from '../../src/core/record/types';
 import { currentRound, dossierOf } from '../../src/core/rulebook/dossier';
 import { judge } from '../../src/core/rulebook/judge';
 import { closeApp, openApp } from '../../src/server/app';
@@ -29,6 +32,34 @@ function judgements(app: ReturnType<typeof openApp>): void {
   const ms = performance.now() - start;
   console.log(
     `(a) judgements: ${perSecond(runs * dossiers.length, ms)} entries/s (${dossiers.length} entries, detailed)`,
+  );
+}
+
+/** (e) Ranking 2,000 gland sizes against a cable, and a schedule of 1,000 cables against them. */
+function ranking(app: ReturnType<typeof openApp>): void {
+  const { records } = app.store;
+  const onFile = records.by('certificate', 'site', 'marrowick');
+  const certificates: Certificate[] = [];
+  for (let n = 0; n < 2000; n += onFile[certificates.length % onFile.length]!.sheet.sizes.length) {
+    const one = onFile[certificates.length % onFile.length]!;
+    certificates.push({ ...one, id: `${one.id}-${n}`, number: `${one.number}-${n}` });
+  }
+  const needs = needsOf(records, 'marrowick');
+  const times = Array.from({ length: 60 }, (_, i) => {
+    const start = performance.now();
+    rankGlands(needs[i % needs.length]!.need, certificates, '');
+    return performance.now() - start;
+  });
+  const at = (share: number, list: number[]) => list[Math.floor(share * (list.length - 1))]!.toFixed(1);
+  const warm = times.slice(10).sort((a, b) => a - b);
+  const sizes = certificates.reduce((sum, { sheet }) => sum + sheet.sizes.length, 0);
+  console.log(
+    `(e) ranking ${sizes} sizes for a cable: first ${times[0]!.toFixed(1)} ms, then median ${at(0.5, warm)} ms, 95 % ${at(0.95, warm)} ms`,
+  );
+  const start = performance.now();
+  for (let i = 0; i < 1000; i++) propose(needs[i % needs.length]!, certificates, '');
+  console.log(
+    `(e) schedule of 1000 ends against ${sizes} sizes: ${((performance.now() - start) / 1000).toFixed(1)} s in the worker's thread`,
   );
 }
 
@@ -126,6 +157,7 @@ async function keystroke(): Promise<void> {
 const app = openApp(folder(), 'src/store/migrations', clockFrom(undefined));
 seedDemo(app);
 judgements(app);
+ranking(app);
 await keystroke();
 commands(app);
 closeApp(app);

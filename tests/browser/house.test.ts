@@ -16,6 +16,12 @@ const VIEWS: [path: string, ready: string][] = [
   ['/desk/?site=marrowick&tool=thread', '.desk-result'],
   ['/desk/?site=marrowick&tool=breathing', 'canvas'],
   ['/desk/?site=marrowick&tool=compound&entry=mb-ax-31-a', '.desk-result'],
+  ['/makeoff/?site=marrowick&entry=mb-ax-34-b', '.step.open'],
+  ['/makeoff/?site=marrowick&entry=mb-jb-201-a', '.plan-sheet'],
+  ['/clocks/?site=marrowick', '.clock-list li'],
+  ['/certificates/?site=marrowick', '.charts svg'],
+  ['/certificates/?site=marrowick&tab=find&entry=mb-jb-201-a', '.candidate'],
+  ['/certificates/?site=marrowick&tab=schedule', '.finder'],
   ['/defects/?site=marrowick', '.ledger'],
   ['/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];

@@ -5,6 +5,9 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['site', '/site/?site=marrowick', '.plan'],
   ['bench', '/bench/?entry=mb-jb-204-c&site=marrowick', '.bench'],
   ['desk', '/desk/?site=marrowick&tool=back-nut&entry=mb-jb-201-a', '.desk-result'],
+  ['makeoff', '/makeoff/?site=marrowick&entry=mb-ax-34-b', '.step.open'],
+  ['clocks', '/clocks/?site=marrowick', '.clock-list li'],
+  ['certificates', '/certificates/?site=marrowick&tab=find&entry=mb-jb-204-c', '.candidate'],
   ['defects', '/defects/?site=marrowick', '.ledger'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];
