@@ -12,7 +12,7 @@ export interface Drop {
 /** Width of the scale and heights of its rows, in the drawing's own millimetres. */
 const WIDTH = 190;
 const ROW = 7;
-const LEFT = 14;
+const LEFT = 22;
 
 /** A whole size series on one scale: slots, overlaps and holes, and where a cable falls. */
 export function drawRangeChart(part: SeriesPart, drop: Drop | null): Drawing {
@@ -28,14 +28,14 @@ export function drawRangeChart(part: SeriesPart, drop: Drop | null): Drawing {
   ranges.forEach(({ size, rangeMm: [from, to] }, i) => {
     const y = 1.5 + i * ROW;
     pen.polygon('brass', rectangle(x(from), y, x(to), y + ROW - 3));
-    pen.label(size, [LEFT - 3, y + 3.6], 'end');
+    pen.label(size, [1, y + 3.6], 'start');
     pen.label(figure(from), [x(from) - 1, y + 3.2], 'end', true);
     pen.label(figure(to), [x(to) + 1, y + 3.2], 'start', true);
   });
   pen.line('dimension', [[LEFT, bottom], [LEFT + WIDTH, bottom]]); // prettier-ignore
   for (const mm of ticks(start, start + span)) {
     pen.line('dimension', [[x(mm), bottom], [x(mm), bottom + 1.6]]); // prettier-ignore
-    pen.label(figure(mm, 2), [x(mm), bottom + 5.4], 'middle');
+    if (x(mm) < LEFT + WIDTH - 6) pen.label(figure(mm, 2), [x(mm), bottom + 5.4], 'middle');
   }
   pen.label('mm', [LEFT + WIDTH + 3, bottom + 5.4], 'start', true);
   if (drop) {

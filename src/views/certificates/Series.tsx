@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { seriesOf } from '../../core/finder/series';
+import { seriesOf, type SeriesPart } from '../../core/finder/series';
 import { KINDS } from '../../core/record/kinds';
 import { jointTitle } from '../../core/record/kinds/places';
 import type { Slice } from '../../core/record/slice';
@@ -160,8 +160,7 @@ function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Cer
                   {part.holes.length === 0
                     ? 'no holes'
                     : `not covered: ${part.holes.map((hole) => limits(...hole)).join(', ')}`}
-                  {part.overlaps.length > 0 &&
-                    `; taken twice: ${part.overlaps.map(({ sizes, rangeMm }) => `${limits(...rangeMm)} by ${sizes.join(' and ')}`).join(', ')}`}
+                  {overlapWords(part)}
                 </span>
               </figcaption>
               <div className="chart-drawing">
@@ -177,6 +176,18 @@ function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Cer
       <Touched slice={slice} certificate={certificate} />
     </>
   );
+}
+
+/** Overlaps that are named one by one; of more only the number is said. */
+const NAMED = 4;
+
+function overlapWords({ overlaps }: SeriesPart): string {
+  if (overlaps.length === 0) return '';
+  const named = overlaps
+    .slice(0, NAMED)
+    .map(({ sizes, rangeMm }) => `${limits(...rangeMm)} by ${sizes.join(' and ')}`);
+  const more = overlaps.length > NAMED ? `, and ${overlaps.length - NAMED} more` : '';
+  return `; taken twice: ${named.join(', ')}${more}`;
 }
 
 /** What the certificate says beside its ranges. */

@@ -152,7 +152,9 @@ function ListField({
   useEffect(() => {
     if (fresh === null) return;
     const lines = root.current?.querySelectorAll(':scope > .list-item');
-    lines?.[fresh]?.querySelector<HTMLElement>('input, select')?.focus();
+    const field = lines?.[fresh]?.querySelector<HTMLElement>('input, select');
+    field?.focus();
+    if (field instanceof HTMLInputElement) field.select();
   }, [shape, fresh]);
   const list = (current ?? []) as Value[];
   const reshape = (next: unknown[], line: number | null = null) => {
