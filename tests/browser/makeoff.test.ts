@@ -200,6 +200,21 @@ describe('the plan', () => {
     await page.close();
   });
 
+  it('every target that a glove has to hit is at least 48 px high', async () => {
+    const { page } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/makeoff/?site=marrowick&entry=mb-ax-34-b');
+    await page.setViewport({ width: 834, height: 1112 });
+    await page.waitForSelector('.step.open');
+    const low = await page.$$eval('.work button, .work select, .work input, .works button', (all) =>
+      all
+        .filter((e) => (e as HTMLElement).offsetParent !== null)
+        .map((e) => [e.textContent, Math.round(e.getBoundingClientRect().height)] as const)
+        .filter(([, height]) => height < 48),
+    );
+    expect(low).toEqual([]);
+    await page.close();
+  });
+
   it('a hold point that is passed over is a finding with its reason', async () => {
     const { page, errors } = await openPage(demo.browser);
     await openAs(page, demo.served, 'A. Vell', '/makeoff/?site=marrowick&entry=mb-ax-34-c');

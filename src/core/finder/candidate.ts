@@ -55,6 +55,8 @@ export interface Candidate {
   barrier: boolean;
   /** 1 with every dimension in the middle of its range, 0 with one at a limit; below 0 outside. */
   centrality: number;
+  /** How many things speak against it. */
+  fails: number;
 }
 
 /** Rules that ask only for certificate, enclosure and area: the same for every size of a certificate. */
@@ -107,7 +109,8 @@ export class CandidateJudge {
       : { how: 'direct' as const, adaptor: null, note: null };
     const said = need.placed ? [...this.#certificateSays(certificate, context)] : [];
     says(need.placed ? OF_SIZE : OF_CABLE, context, said);
-    const verdict = verdictOf(certificate, said, connection);
+    const against = failsOf(certificate, said, connection);
+    const verdict = verdictOf(against, said);
     const dimensions: Dimension[] = [];
     let centrality = 1;
     for (const place of PLACES) {
@@ -127,6 +130,7 @@ export class CandidateJudge {
       washer: need.placed && verdict !== 'no' ? washerReasons(context) : [],
       barrier: kind.pot !== 'none',
       centrality,
+      fails: against,
     };
   }
 
@@ -189,13 +193,14 @@ const PLACES = ['outer-sheath', 'inner-sheath', 'armour', 'over-cores'];
 /** 1 in the middle, 0 at a limit, negative outside. */
 const centred = (position: number): number => 1 - 2 * Math.abs(position - 0.5);
 
-function verdictOf(
-  certificate: Certificate,
-  said: readonly Said[],
-  { how }: Connection,
-): Candidate['verdict'] {
-  if (certificate.state !== 'valid' || how === 'impossible') return 'no';
-  if (said.some(({ outcome }) => outcome === 'fails')) return 'no';
+function failsOf({ state }: Certificate, said: readonly Said[], { how }: Connection): number {
+  let count = (state === 'valid' ? 0 : 1) + (how === 'impossible' ? 1 : 0);
+  for (const { outcome } of said) if (outcome === 'fails') count++;
+  return count;
+}
+
+function verdictOf(against: number, said: readonly Said[]): Candidate['verdict'] {
+  if (against > 0) return 'no';
   if (said.some(({ outcome }) => outcome === 'unread')) return 'open';
   return said.length > 0 ? 'close' : 'fits';
 }

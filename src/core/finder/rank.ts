@@ -6,14 +6,6 @@ import type { Need } from './need';
 const VERDICT_RANK: Record<Candidate['verdict'], number> = { fits: 0, close: 1, open: 2, no: 3 };
 const WAY_RANK: Record<Connection['how'], number> = { direct: 0, locknut: 1, adaptor: 2, impossible: 3 };
 
-/** How much speaks against a candidate that does not fit. */
-function against({ verdict, said, certificate, connection }: Candidate): number {
-  if (verdict !== 'no') return 0;
-  let fails = Number(certificate.state !== 'valid') + Number(connection.how === 'impossible');
-  for (const { outcome } of said) if (outcome === 'fails') fails++;
-  return fails;
-}
-
 /**
  * Which of two candidates comes first: the better verdict, of those that do not fit the one
  * that less speaks against; then the gland without a barrier that nobody asks
@@ -22,7 +14,7 @@ function against({ verdict, said, certificate, connection }: Candidate): number 
 export function compareCandidates(a: Candidate, b: Candidate): number {
   return (
     VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] ||
-    against(a) - against(b) ||
+    a.fails - b.fails ||
     Number(a.barrier) - Number(b.barrier) ||
     WAY_RANK[a.connection.how] - WAY_RANK[b.connection.how] ||
     b.centrality - a.centrality ||

@@ -70,10 +70,15 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
     rule,
   };
   if (!result.decidable) return unread('fit.undecidable', facts, 'settle.finer-instrument');
-  if (result.verdict === 'above')
-    return fails('fit.above', { ...facts, excessMm: -result.marginHighMm }, margin);
-  if (result.verdict === 'below')
-    return fails('fit.below', { ...facts, excessMm: -result.marginLowMm }, margin);
+  // Written in place: the finder asks this of thousands of sizes, and a spread would be its dearest step.
+  if (result.verdict === 'above') {
+    facts.excessMm = -result.marginHighMm;
+    return fails('fit.above', facts, margin);
+  }
+  if (result.verdict === 'below') {
+    facts.excessMm = -result.marginLowMm;
+    return fails('fit.below', facts, margin);
+  }
   if (seal && d.ovalityPct !== null && below(seal.ovalityPct, d.ovalityPct)) {
     return fails('fit.oval', { ...facts, ovalityPct: d.ovalityPct, allowedPct: seal.ovalityPct }, margin);
   }
