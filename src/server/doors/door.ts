@@ -6,6 +6,9 @@ import { compound } from '../../core/doors/compound';
 import { diameter } from '../../core/doors/diameter';
 import { earthPath } from '../../core/doors/earth-path';
 import { fit } from '../../core/doors/fit';
+import { insulation } from '../../core/doors/insulation';
+import { miLink } from '../../core/doors/mi-link';
+import { miMarks } from '../../core/doors/mi-marks';
 import { severity } from '../../core/doors/severity';
 import { threadEngagement } from '../../core/doors/thread-engagement';
 import { threadIdentify } from '../../core/doors/thread-identify';
@@ -39,6 +42,9 @@ const DOORS: Record<string, Door<object>> = {
   breathing: door(shapes.BreathingShape, breathing),
   compound: door(shapes.CompoundShape, compound),
   'back-nut': door(shapes.BackNutShape, backNut),
+  'mi-marks': door(shapes.MiMarksShape, miMarks),
+  'mi-link': door(shapes.MiLinkShape, miLink),
+  insulation: door(shapes.InsulationShape, insulation),
   'armour-count': door(shapes.ArmourCountShape, armourCount),
   'earth-path': door(shapes.EarthPathShape, earthPath),
   severity: door(shapes.SeverityShape, severity),

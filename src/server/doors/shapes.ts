@@ -1,5 +1,6 @@
 import { LEVELS } from '../../core/hazard/level';
-import { Flag, Nested, NestedList, Nullable, Num, NumList, OneOf } from '../validation/decorators';
+import { INSULATION_STAGES, type InsulationStage } from '../../core/mineral/insulation';
+import { Flag, Nested, NestedList, Nullable, Num, NumList, OneOf, Text } from '../validation/decorators';
 
 /** Bounds of the doors. */
 const LENGTH = { min: 0, max: 1e6 };
@@ -132,4 +133,44 @@ export class BackNutShape {
   @Num({ min: 0 }) turns_after_contact!: number;
   @Num(POSITIVE) pitch_mm!: number;
   @Num(POSITIVE) cable_mm!: number;
+}
+
+export class MiMarksShape {
+  @Num(LENGTH) tail_mm!: number;
+  @Num(LENGTH) tool_stop_offset_mm!: number;
+  @Num(LENGTH) pot_rear_mm!: number;
+  @Nullable() @Num(LENGTH) screen_stub_mm!: number | null;
+  @Num(LENGTH) gland_grip_mm!: number;
+}
+
+class LinkBend {
+  @Num({ min: 0, max: 360 }) angle_deg!: number;
+  @Num(LENGTH) radius_mm!: number;
+}
+
+export class MiLinkShape {
+  @NumList(LENGTH) straights_mm!: number[];
+  @NestedList(() => LinkBend) bends!: LinkBend[];
+  @Num(LENGTH) entry_1_mm!: number;
+  @Num(LENGTH) entry_2_mm!: number;
+  @Num(LENGTH) tail_1_mm!: number;
+  @Num(LENGTH) tail_2_mm!: number;
+  @Num(LENGTH) trim_mm!: number;
+}
+
+class InsulationTest {
+  @Text(80) pair!: string;
+  @Num({ min: 0 }) megohm!: number;
+  @Flag() saturated!: boolean;
+  @Num(TEMPERATURE) temperature_c!: number;
+  @Flag() far_end_sealed!: boolean;
+  @Num({ min: 0 }) age_min!: number;
+}
+
+export class InsulationShape {
+  @OneOf(INSULATION_STAGES) stage!: InsulationStage;
+  @Num({ above: 0 }) threshold_megohm!: number;
+  @Num(LENGTH_M) length_m!: number;
+  @Num({ min: 0 }) window_min!: number;
+  @NestedList(() => InsulationTest, { atLeast: 1 }) tests!: InsulationTest[];
 }

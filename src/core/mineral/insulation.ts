@@ -1,0 +1,95 @@
+import { atMost, below } from '../quantity/compare';
+
+export const INSULATION_STAGES = ['before-seal', 'after-seal', 'in-service'] as const;
+export type InsulationStage = (typeof INSULATION_STAGES)[number];
+export type InsulationVerdict = 'sound' | 'damp' | 'short' | 'invalid';
+export type InsulationAction = 'seal-now' | 'dry-out' | 'find-fault' | 'retest' | 'record';
+
+/** One reading of one pair. */
+export interface InsulationReading {
+  pair: string;
+  megohm: number;
+  /** The tester shows more than it can measure: a lower bound. */
+  saturated: boolean;
+  temperatureC: number;
+  farEndSealed: boolean;
+  ageMin: number;
+}
+
+export interface JudgedInsulation {
+  pair: string;
+  /** Normalised to 20 °C, for trends. */
+  megohm20: number;
+  /** What the verdict rests on: the stricter of measured and normalised. */
+  judgedMegohm: number;
+  /** Normalised to 20 °C and length, MΩ·km. */
+  megohmKm: number;
+  verdict: InsulationVerdict;
+}
+
+/** Reference of normalised resistances, and the kelvin in which insulation halves, °C. */
+const REFERENCE_C = 20;
+const HALVES_PER_K = 10;
+/** Outside these the end of the cable is too cold (frozen moisture reads high) or too hot to be judged, °C. */
+export const COLDEST_C = 5;
+export const HOTTEST_C = 40;
+/** Below this share of the threshold it is no damp any more. */
+const SHORT_SHARE = 1 / 100;
+
+/** Insulation resistance as it would be at 20 °C, MΩ. */
+export const at20C = (megohm: number, temperatureC: number): number =>
+  megohm * 2 ** ((temperatureC - REFERENCE_C) / HALVES_PER_K);
+
+/** One reading judged against a threshold, MΩ; temperature may make it stricter, never kinder. */
+export function judgeInsulation(
+  reading: InsulationReading,
+  thresholdMegohm: number,
+  lengthM: number,
+): JudgedInsulation {
+  const { pair, megohm, saturated, temperatureC, farEndSealed } = reading;
+  const megohm20 = at20C(megohm, temperatureC);
+  const judgedMegohm = Math.min(megohm, megohm20);
+  const outside = below(temperatureC, COLDEST_C) || below(HOTTEST_C, temperatureC);
+  const enough = atMost(thresholdMegohm, judgedMegohm);
+  const invalid = !farEndSealed || outside || (saturated && !enough);
+  const verdict = invalid
+    ? 'invalid'
+    : enough
+      ? 'sound'
+      : atMost(thresholdMegohm * SHORT_SHARE, judgedMegohm)
+        ? 'damp'
+        : 'short';
+  return { pair, megohm20, judgedMegohm, megohmKm: (megohm20 * lengthM) / 1000, verdict };
+}
+
+/**
+ * What to do after a test of every pair.
+ *
+ * @param windowMin how old the oldest reading may be when the pot is sealed, min
+ */
+export function insulationAction(
+  stage: InsulationStage,
+  verdicts: readonly InsulationVerdict[],
+  oldestMin: number,
+  windowMin: number,
+): InsulationAction {
+  if (verdicts.includes('invalid')) return 'retest';
+  if (verdicts.includes('short')) return 'find-fault';
+  if (verdicts.includes('damp')) return 'dry-out';
+  if (stage !== 'before-seal') return 'record';
+  return atMost(oldestMin, windowMin) ? 'seal-now' : 'retest';
+}
+
+/** Pairs of a cable that are tested: each conductor to each other and to the sheath, and the screen to both. */
+export function pairsOf(conductors: readonly string[], screened: boolean): string[] {
+  const pairs: string[] = [];
+  conductors.forEach((a, i) => conductors.slice(i + 1).forEach((b) => pairs.push(`${a}-${b}`)));
+  if (screened) for (const a of conductors) pairs.push(`${a}-screen`);
+  for (const a of conductors) pairs.push(`${a}-sheath`);
+  if (screened) pairs.push('screen-sheath');
+  return pairs;
+}
+
+/** Whether insulation fell by more than a factor between two tests of a pair: a finding even above the threshold. */
+export const fellTooFar = (beforeMegohm: number, afterMegohm: number, factor: number): boolean =>
+  below(afterMegohm * factor, beforeMegohm);
