@@ -157,6 +157,7 @@ export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'
     maxC: 90,
     filling: kind.pot === 'none' ? 'filled' : 'not-filled',
     breathing: null,
+    mineral: null,
     ...entry.twist?.cable,
   };
 }

@@ -18,6 +18,7 @@ import {
   type SiteSpec,
 } from './scenario';
 import { instruments } from './instruments';
+import { addMineral } from './mineral';
 import { addWork } from './work';
 import { certificates } from './series';
 
@@ -49,6 +50,7 @@ export function scriptOf(spec: SiteSpec, today: Date): Script {
   addMakeOffs(script, spec);
   addEarlierRound(script, spec);
   addRound(script, spec);
+  addMineral(script, spec);
   addWork(script, spec);
   return script;
 }

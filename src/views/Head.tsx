@@ -3,7 +3,7 @@ import type { DeviceState } from '../offline/device';
 import { watchClocks } from './alarm';
 
 export type ViewName =
-  'site' | 'bench' | 'makeoff' | 'clocks' | 'defects' | 'certificates' | 'desk' | 'dossier';
+  'site' | 'bench' | 'makeoff' | 'clocks' | 'defects' | 'certificates' | 'mineral' | 'desk' | 'dossier';
 
 const VIEWS: [name: ViewName, title: string][] = [
   ['site', 'Site'],
@@ -12,6 +12,7 @@ const VIEWS: [name: ViewName, title: string][] = [
   ['clocks', 'Clocks'],
   ['defects', 'Defects'],
   ['certificates', 'Certificates'],
+  ['mineral', 'Mineral'],
   ['desk', 'Desk'],
   ['dossier', 'Dossier'],
 ];

@@ -34,6 +34,7 @@ export const TYPED_UNIT: Record<Unit, string> = {
   turns: 'turns',
   Nm: 'N·m',
   degC: '°C',
+  megohm: 'MΩ',
 };
 
 function valueOf(place: Place, typed: string): number | string {

@@ -22,6 +22,9 @@ const VIEWS: [path: string, ready: string][] = [
   ['/certificates/?site=marrowick', '.charts svg'],
   ['/certificates/?site=marrowick&tab=find&entry=mb-jb-201-a', '.candidate'],
   ['/certificates/?site=marrowick&tab=schedule', '.finder'],
+  ['/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
+  ['/mineral/?site=marrowick&tab=link', '.verdict'],
+  ['/mineral/?site=marrowick&tab=marks', '.mineral-drawing'],
   ['/defects/?site=marrowick', '.ledger'],
   ['/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];

@@ -8,6 +8,7 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['makeoff', '/makeoff/?site=marrowick&entry=mb-ax-34-b', '.step.open'],
   ['clocks', '/clocks/?site=marrowick', '.clock-list li'],
   ['certificates', '/certificates/?site=marrowick&tab=find&entry=mb-jb-204-c', '.candidate'],
+  ['mineral', '/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
   ['defects', '/defects/?site=marrowick', '.ledger'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];

@@ -30,6 +30,8 @@ export interface PartLine {
 export function needsOf(slice: Slice, site: Id): { need: Need; where: string; fitted: string | null }[] {
   const stand = standIn(slice, site);
   return slice.by('cable', 'site', site).flatMap((cable) => {
+    // A mineral-insulated cable ends in a pot of its own system, not in a gland for soft sheaths.
+    if (cable.mineral) return [];
     const entries = slice.by('entry', 'cable', cable.id);
     if (entries.length === 0)
       return stand ? [{ need: needOf(stand, cable, false, false), where: 'no entry yet', fitted: null }] : [];

@@ -92,6 +92,7 @@ export function readCaliper(state: CaliperState, instrument: Instrument, at: str
     unit: instrument.unit,
     stable: touching && !fault,
     fault,
+    over: false,
     angle_deg: state.angleDeg,
   };
 }

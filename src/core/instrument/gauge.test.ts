@@ -49,3 +49,22 @@ describe('the simulated gauges', () => {
     expect(sends(of('rule', 'mm', [0, 100], 1))).toBe(false);
   });
 });
+
+describe('the simulated insulation tester', () => {
+  const tester = of('insulation-tester', 'megohm', [0.001, 1000], 0.1);
+  it('rises with the charge, rests, and shows no more than its span', () => {
+    expect(shown(tester, 600, 2)).toMatchObject({ stable: false, over: false });
+    expect(shown(tester, 600, 99).value!).toBeCloseTo(600, 0);
+    expect(shown(tester, 5000, 99)).toMatchObject({ stable: true, over: true });
+  });
+  it('discharges when the leads come off', () => {
+    let it = step(takeOut(tester, 5), { target: 600 });
+    for (let i = 0; i < 99; i++) it = step(it, {});
+    it = step(it, { target: null });
+    const first = read(it, AT);
+    for (let i = 0; i < 60; i++) it = step(it, {});
+    expect(first).toMatchObject({ stable: false });
+    expect(first.value!).toBeGreaterThan(100);
+    expect(read(it, AT).value ?? 0).toBeLessThan(10);
+  });
+});

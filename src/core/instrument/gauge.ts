@@ -35,6 +35,8 @@ interface Behaviour {
 const THERMOMETER_SHARE = 0.12;
 /** Torque that a hand adds per sample before the driver clicks, N·m. */
 const TORQUE_PER_SAMPLE = 4;
+/** Share of the way to its end value that charging insulation makes in one sample. */
+const CHARGE_SHARE = 0.08;
 /** Leaves of a feeler gauge, mm: every twentieth of a millimetre. */
 const LEAF_MM = 0.05;
 
@@ -63,6 +65,16 @@ export const GAUGES = {
     approach: atOnce,
     restWithin: () => 1e-9,
   },
+  /** Rises as the insulation takes its charge, shows no more than its span, and falls when it is discharged. */
+  'insulation-tester': {
+    idle: 0,
+    settles: (target, { span }) => Math.min(target, span[1]),
+    approach: (from, to) =>
+      to === 0
+        ? from * (1 - CHARGE_SHARE)
+        : Math.max(from, to * 0.3) + (to - Math.max(from, to * 0.3)) * CHARGE_SHARE,
+    restWithin: ({ span }) => span[1] * 0.002,
+  },
   /** The leaf that lies on the thread. */
   'pitch-gauge': {
     idle: 0,
@@ -73,7 +85,7 @@ export const GAUGES = {
   },
 } satisfies Partial<Record<Instrument['kind'], Behaviour>> as Record<GaugeKind, Behaviour>;
 
-export type GaugeKind = 'thermometer' | 'torque-driver' | 'feeler' | 'pitch-gauge';
+export type GaugeKind = 'thermometer' | 'torque-driver' | 'feeler' | 'insulation-tester' | 'pitch-gauge';
 
 const behaviourOf = ({ kind }: Instrument): Behaviour => GAUGES[kind as GaugeKind];
 
@@ -89,7 +101,9 @@ export const restingGauge = (instrument: Instrument, seed: number): GaugeState =
 export function stepGauge(state: GaugeState, input: GaugeInput, instrument: Instrument): GaugeState {
   const { idle, settles, approach } = behaviourOf(instrument);
   const target = input.target === undefined ? state.target : input.target;
-  const shown = target === null ? idle : approach(state.shown, settles(target, instrument));
+  // What is charged discharges first; the others show nothing at once.
+  const away = instrument.kind === 'insulation-tester' ? approach(state.shown, idle) : idle;
+  const shown = target === null ? away : approach(state.shown, settles(target, instrument));
   return { ...state, target, shown, sample: state.sample + 1 };
 }
 
@@ -117,6 +131,7 @@ export function readGauge(state: GaugeState, instrument: Instrument, at: string)
     unit,
     stable: resting && !fault,
     fault,
+    over: kind === 'insulation-tester' && target !== null && target > instrument.span[1] && resting,
     angle_deg: null,
   };
 }

@@ -11,6 +11,8 @@ export interface InstrumentLine {
   stable: boolean;
   /** Why it refuses, or null. */
   fault: 'past-calibration' | 'outside-span' | null;
+  /** It shows more than it can measure: the value is a lower bound. */
+  over: boolean;
   /** Turn of a caliper's jaws round the cable, degrees; null for the others. */
   angle_deg: number | null;
 }

@@ -10,9 +10,11 @@ import type {
   Entry,
   Grade,
   Id,
+  InsulationTest,
   Instrument,
   Look,
   MakeOff,
+  PairReading,
   Pour,
   Reading,
   ReferenceRecord,
@@ -67,6 +69,8 @@ export type Payloads = {
   'makeoff.start': Pick<MakeOff, 'id' | 'entry' | 'round' | 'why' | 'habit'>;
   'makeoff.tick': { id: Id } & Pick<Tick, 'step' | 'initials' | 'skipped'>;
   'makeoff.untick': { id: Id; step: string };
+  'insulation.start': Omit<Fields<InsulationTest>, 'by' | 'at' | 'readings'>;
+  'insulation.read': { id: Id } & Pick<PairReading, 'pair' | 'megohm' | 'saturated'>;
   'asleft.seal': Pick<AsLeft, 'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'>;
   'inspection.seal': { id: Id; entry: Id; round: Id };
   'defect.raise': {

@@ -13,7 +13,7 @@ const LATER: Partial<Record<TableName, Defaults>> = {
     demandsBarrier: null,
     unused: null,
   },
-  cable: { filling: null, breathing: null },
+  cable: { filling: null, breathing: null, mineral: null },
   certificate: { divisions: [], reducedRetention: false },
   entry: { adaptors: null, tailMm: null },
   look: { note: '' },

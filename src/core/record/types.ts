@@ -7,6 +7,7 @@ import type { Level, Zone } from '../hazard/level';
 import type { TemperatureClass } from '../hazard/temperature';
 import type { AcceptanceRule } from '../measuring/fit';
 import type { DiameterMethod } from '../measuring/diameter';
+import type { InsulationStage } from '../mineral/insulation';
 import type { Finding, Outcome, EntryState } from '../rulebook/finding';
 import type { KindId } from './kind-ids';
 
@@ -164,6 +165,51 @@ export interface Cable extends KeepsTyped {
   filling: 'filled' | 'not-filled' | null;
   /** Breathing test of a sample; null without one. */
   breathing: { passed: boolean; halfTimeS: number | null; by: string; on: string } | null;
+  /** What a mineral-insulated cable has beside; null for any other. */
+  mineral: Mineral | null;
+}
+
+/** Build-up and insulation limits of a mineral-insulated cable, by its sheet or the site. */
+export interface Mineral {
+  /** Names of the conductors as their sleeves say. */
+  conductors: string[];
+  screened: boolean;
+  /** Outer plastic jacket over the sheath. */
+  jacketed: boolean;
+  /** Test voltage, V d.c. */
+  testVoltage: number;
+  /** Least insulation resistance, new and in service, MΩ. */
+  newMegohm: number;
+  serviceMegohm: number;
+  /** How old the oldest reading may be when the pot is sealed, min. */
+  windowMin: number;
+  /** A fall between two tests by more than this is a finding. */
+  fallFactor: number;
+}
+
+/** An insulation test of a mineral-insulated cable, filled pair by pair. */
+export interface InsulationTest extends Base {
+  cable: Id;
+  stage: InsulationStage;
+  /** Taken while the cable is being dried out. */
+  drying: boolean;
+  instrument: Id;
+  /** Of the cable's end, °C. */
+  temperatureC: number;
+  farEndSealed: boolean;
+  readings: PairReading[];
+  by: string;
+  at: string;
+}
+
+/** One reading of one pair; the newest of a pair counts. */
+export interface PairReading {
+  pair: string;
+  megohm: number;
+  /** The tester shows more than it can measure. */
+  saturated: boolean;
+  by: string;
+  at: string;
 }
 
 /** A seal of one gland size. */
@@ -325,9 +371,10 @@ export const INSTRUMENT_KINDS = [
   'torque-driver',
   'feeler',
   'thermometer',
+  'insulation-tester',
 ] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
-export const UNITS = ['mm', 'ohm', 'turns', 'Nm', 'degC'] as const;
+export const UNITS = ['mm', 'ohm', 'turns', 'Nm', 'degC', 'megohm'] as const;
 export type Unit = (typeof UNITS)[number];
 
 export interface Instrument extends Base {
@@ -579,6 +626,7 @@ export interface Tables {
   look: Look;
   pour: Pour;
   makeoff: MakeOff;
+  insulation: InsulationTest;
   asleft: AsLeft;
   reference: ReferenceRecord;
   inspection: Inspection;

@@ -29,7 +29,7 @@ export function barrierFactsOf(dossier: Dossier): { facts: BarrierFacts } | { mi
   return {
     facts: {
       certificateDemandsBarrier: demandsBarrier === true,
-      mineralInsulated: false,
+      mineralInsulated: Boolean(cable?.mineral),
       sealingDevice: false,
       classA: cable?.filling === 'filled',
       breathingTestPassed: cable?.breathing?.passed ?? false,

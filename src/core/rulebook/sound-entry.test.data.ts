@@ -61,7 +61,7 @@ let made = 0;
 /** Instrument of the test per kind of instrument. */
 const INSTRUMENT: Record<InstrumentKind, string> = {
   caliper: 'c', tape: 'w', 'milliohm-meter': 'o', 'pitch-gauge': 'c', rule: 'u', 'turn-mark': 't',
-  'torque-driver': 'n', feeler: 'c', thermometer: 'c',
+  'torque-driver': 'n', feeler: 'c', thermometer: 'c', 'insulation-tester': 'c',
 }; // prettier-ignore
 
 const instrumentFor = (place: string): InstrumentKind => {
@@ -218,7 +218,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
       shape: 'round', coldFlow: false, innerMm: 15.2,
       armour: traits.armour === 'none' ? null : { type: gripped ? 'corrugated' : 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null },
       unarmoured: traits.armour === 'none' ? { by: 'A. Vell', on: '2026-01-02' } : null, sheathMm: 1.5,
-      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, filling: 'filled', breathing: null, ...change.cable,
+      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, filling: 'filled', breathing: null, mineral: null, ...change.cable,
     }],
     ['certificate', certificate],
     ['instrument', caliper],

@@ -142,6 +142,17 @@ class BreathingShape {
   @Time() on!: string;
 }
 
+class MineralShape {
+  @TextList(20, { atLeast: 1 }) conductors!: string[];
+  @Flag() screened!: boolean;
+  @Flag() jacketed!: boolean;
+  @Num({ above: 0, max: 1e5 }) testVoltage!: number;
+  @Num({ above: 0, max: 1e6 }) newMegohm!: number;
+  @Num({ above: 0, max: 1e6 }) serviceMegohm!: number;
+  @Num({ min: 0, max: 1e5 }) windowMin!: number;
+  @Num({ min: 1, max: 1e6 }) fallFactor!: number;
+}
+
 class CableShapeClass {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
@@ -161,6 +172,7 @@ class CableShapeClass {
   @Num(TEMPERATURE) maxC!: number;
   @Nullable() @OneOf(['filled', 'not-filled']) filling!: string | null;
   @Nullable() @Nested(() => BreathingShape) breathing!: BreathingShape | null;
+  @Nullable() @Nested(() => MineralShape) mineral!: MineralShape | null;
 }
 
 class SealShape {

@@ -33,6 +33,8 @@ const PAYLOADS: Record<string, Check> = {
   'makeoff.start': whole(shapes.MakeOffShape),
   'makeoff.tick': whole(shapes.TickShape),
   'makeoff.untick': whole(shapes.UntickShape),
+  'insulation.start': whole(shapes.InsulationStartShape),
+  'insulation.read': whole(shapes.InsulationReadShape),
   'asleft.seal': whole(shapes.AsLeftShape),
   'inspection.seal': whole(shapes.SealShape),
   'defect.raise': whole(shapes.RaiseShape),

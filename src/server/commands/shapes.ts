@@ -1,3 +1,4 @@
+import { INSULATION_STAGES } from '../../core/mineral/insulation';
 import { GRADES, HABITS, SEAL_FATES } from '../../core/record/types';
 import {
   Flag,
@@ -111,6 +112,23 @@ export class TickShape {
 export class UntickShape {
   @IdText() id!: string;
   @Text(40) step!: string;
+}
+
+export class InsulationStartShape {
+  @IdText() id!: string;
+  @IdText() cable!: string;
+  @OneOf(INSULATION_STAGES) stage!: string;
+  @Flag() drying!: boolean;
+  @IdText() instrument!: string;
+  @Num({ min: -100, max: 1000 }) temperatureC!: number;
+  @Flag() farEndSealed!: boolean;
+}
+
+export class InsulationReadShape {
+  @IdText() id!: string;
+  @Text(80) pair!: string;
+  @Num({ above: 0, max: 1e9 }) megohm!: number;
+  @Flag() saturated!: boolean;
 }
 
 export class AsLeftShape {

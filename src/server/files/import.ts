@@ -151,6 +151,7 @@ function readCable(
     maxC: number('max_c'),
     filling: fillingOf(cells.filling ?? ''),
     breathing: null,
+    mineral: null,
   };
   if (Object.keys(typed).length > 0) cable.typed = typed;
   if (faults.length > 0) return { faults };

@@ -9,7 +9,7 @@ export const SITE_FORMAT = 'yendral-site-1';
 
 const LISTS = [
   'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reference', 'reading', 'look',
-  'pour', 'makeoff', 'asleft', 'inspection', 'defect',
+  'pour', 'makeoff', 'insulation', 'asleft', 'inspection', 'defect',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** A site with everything recorded of it. */
@@ -78,6 +78,8 @@ const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)
   ['pour', 'entry', 'entry'],
   ['pour', 'round', 'round'],
   ['makeoff', 'entry', 'entry'],
+  ['insulation', 'cable', 'cable'],
+  ['insulation', 'instrument', 'instrument'],
   ['asleft', 'entry', 'entry'],
   ['defect', 'entry', 'entry'],
 ];

@@ -14,7 +14,7 @@ class InputShape {
   @OneOf(['open', 'close']) jaws!: 'open' | 'close';
   @Num({ min: 0, max: 360 }) angleDeg!: number;
   @Nullable() @Nested(() => WorkpieceShape) workpiece!: WorkpieceShape | null;
-  @Nullable() @Num({ min: -100, max: 1000 }) target!: number | null;
+  @Nullable() @Num({ min: -100, max: 1e6 }) target!: number | null;
 }
 
 /**

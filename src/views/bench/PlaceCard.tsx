@@ -19,6 +19,7 @@ const SHOWN: Record<Unit, { unit: string; factor: number; decimals: number }> = 
   ohm: { unit: 'mΩ', factor: 1000, decimals: 1 },
   turns: { unit: 'turns', factor: 1, decimals: 2 },
   Nm: { unit: 'N·m', factor: 1, decimals: 1 },
+  megohm: { unit: 'MΩ', factor: 1, decimals: 1 },
   degC: { unit: '°C', factor: 1, decimals: 1 },
 };
 

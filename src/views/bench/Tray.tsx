@@ -114,6 +114,7 @@ const UNIT_WORDS: Record<Instrument['unit'], string> = {
   turns: 'turns',
   Nm: 'N·m',
   degC: '°C',
+  megohm: 'MΩ',
 };
 
 const uncertaintyWords = ({ unit, expandedUncertainty }: Instrument): string =>

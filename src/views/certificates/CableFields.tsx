@@ -105,6 +105,7 @@ const BARE: Omit<Cable, 'id' | 'site'> = {
   maxC: 90,
   filling: null,
   breathing: null,
+  mineral: null,
 };
 
 /** The fields of that cable. */

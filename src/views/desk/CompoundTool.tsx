@@ -5,7 +5,7 @@ import type { Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/format';
 import { drawPotFace } from '../../drawing/desk/pot-face';
 import { DrawingView } from '../../ui/DrawingView';
-import { Choice, Figure, typed, useFigures, Verdict } from './Figure';
+import { Choice, Figure, typed, useFigures, Verdict } from '../Figure';
 
 /** How much compound, how many packs, and how long it works and cures at this temperature. */
 export function CompoundTool({ dossier }: { dossier: Dossier | null }) {

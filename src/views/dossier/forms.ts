@@ -7,7 +7,7 @@ import { KIND_IDS } from '../../core/record/kind-ids';
 import { DIVISION_CLASSES, DIVISION_GROUPS } from '../../core/hazard/division';
 import { RULES } from '../../core/rulebook/rules';
 import { SHIPPED } from '../../core/rulebook/references';
-import { ARMOUR_TYPES, GRADES, INSTRUMENT_KINDS, UNITS, WEATHERS } from '../../core/record/types';
+import { GRADES, INSTRUMENT_KINDS, UNITS, WEATHERS } from '../../core/record/types';
 import {
   flag,
   len,
@@ -21,12 +21,11 @@ import {
   type Field,
   type TableForm,
 } from './fields';
+import { CABLE_FORM } from './cable-form';
 import { CERTIFICATE_FORM } from './certificate-form';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
 const CLASSES = Object.keys(TEMPERATURE_CLASSES);
-const SHAPES = ['round', 'flat', 'sector'];
-const MATERIALS = ['steel', 'copper', 'aluminium'];
 const CONCEPTS = 'for example db, eb, tb';
 
 /** The form of each table of the dossier, in the order in which they are filled. */
@@ -157,96 +156,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
       unused: null,
     }),
   },
-  cable: {
-    title: 'Cables',
-    one: 'cable',
-    name: (r) => string(r.tag),
-    beside: (r) => `${string(r.from)} to ${string(r.to)}, ${string(r.outerMm)} mm`,
-    empty: 'Make the first cable, or import the cable schedule.',
-    fields: [
-      text('tag', 'Tag'),
-      text('from', 'From'),
-      text('to', 'To'),
-      num('lengthM', 'Length', 'm'),
-      {
-        path: 'cores',
-        title: 'Cores',
-        type: 'list',
-        blank: () => ({ count: 3, areaMm2: 1.5, diameterMm: 2.9 }),
-        fields: [
-          num('count', 'Number'),
-          num('areaMm2', 'Area', 'mm²'),
-          len('diameterMm', 'Diameter over insulation'),
-        ],
-      },
-      pick('shape', 'Shape', SHAPES),
-      flag('coldFlow', 'Sheath flows cold under load'),
-      len('innerMm', 'Inner sheath'),
-      {
-        path: 'armour',
-        title: 'Armour',
-        type: 'group',
-        nullable: true,
-        blank: () => ({ type: 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null }),
-        fields: [
-          pick('type', 'Type', ARMOUR_TYPES),
-          len('sizeMm', 'Wire diameter or thickness'),
-          pick('material', 'Material', MATERIALS),
-          num('areaMm2', 'Area', 'mm²', true),
-        ],
-      },
-      {
-        path: 'unarmoured',
-        title: 'Confirmed to be unarmoured',
-        type: 'group',
-        nullable: true,
-        blank: () => ({ by: '', on: new Date().toISOString().slice(0, 10) }),
-        fields: [text('by', 'Confirmed by'), { path: 'on', title: 'On', type: 'date' }],
-      },
-      len('sheathMm', 'Outer sheath thickness'),
-      len('outerMm', 'Overall diameter'),
-      len0('toleranceMm', 'Tolerance on armour and sheath'),
-      num('maxC', 'Highest temperature', '°C'),
-      pick(
-        'filling',
-        'Filled: compact, extruded bedding, effectively filled',
-        ['filled', 'not-filled'],
-        true,
-      ),
-      {
-        path: 'breathing',
-        title: 'Breathing test of a sample',
-        type: 'group',
-        nullable: true,
-        blank: () => ({ passed: false, halfTimeS: null, by: '', on: new Date().toISOString().slice(0, 10) }),
-        fields: [
-          flag('passed', 'Passed'),
-          num('halfTimeS', 'From 0.30 to 0.15 kPa', 's', true),
-          text('by', 'Tested by'),
-          { path: 'on', title: 'On', type: 'date' },
-        ],
-      },
-    ],
-    blank: (id) => ({
-      id,
-      tag: '',
-      from: '',
-      to: '',
-      lengthM: 10,
-      cores: [{ count: 3, areaMm2: 1.5, diameterMm: 2.9 }],
-      shape: 'round',
-      coldFlow: false,
-      innerMm: 0,
-      armour: { type: 'wire', sizeMm: 0.9, material: 'steel', areaMm2: null },
-      unarmoured: null,
-      sheathMm: 0,
-      outerMm: 0,
-      toleranceMm: 0.4,
-      maxC: 90,
-      filling: null,
-      breathing: null,
-    }),
-  },
+  cable: CABLE_FORM,
   certificate: CERTIFICATE_FORM,
   instrument: {
     title: 'Instruments',

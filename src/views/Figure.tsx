@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { parseLength } from '../../core/quantity/length';
-import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
+import './figure.css';
+import { parseLength } from '../core/quantity/length';
+import { LENGTH_FAULT_WORDS } from '../core/words/labels';
 
 /** Figures of a helper as they are typed, each with the number that it reads as. */
 export interface Figures<K extends string> {

@@ -1,0 +1,46 @@
+import { linkPath, type Bend } from '../../core/mineral/link';
+import { figure } from '../../core/words/format';
+import { Pen } from '../section/pen';
+import { rectangle, type Drawing, type Point } from '../shapes';
+
+/** A box at each end of the path, as a share of the drawing. */
+const BOX_SHARE = 0.05;
+
+/**
+ * The path of a link as it is entered, to scale in its plane: straights, bends, an accessory at each end, and
+ * how far the second end may lie off.
+ *
+ * @param toleranceMm expanded uncertainty of the sheath length, mm
+ */
+export function drawLinkPath(
+  straightsMm: readonly number[],
+  bends: readonly (Bend & { right?: boolean })[],
+  toleranceMm: number,
+): Drawing {
+  const pen = new Pen();
+  const points = linkPath(straightsMm, bends).map(({ x, y }): Point => [x, y]);
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const span = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys), 1);
+  const box = span * BOX_SHARE;
+  pen.line('armour', points, { width: span * 0.008 });
+  pen.line('axis', points, { dashed: true });
+  const [first, last] = [points[0]!, points[points.length - 1]!];
+  const before = points[points.length - 2] ?? first;
+  for (const [x, y] of [first, last])
+    pen.polygon('wall', rectangle(x - box / 2, y - box / 2, x + box / 2, y + box / 2));
+  // The stretch along the last straight in which the end may lie.
+  const heading = Math.atan2(last[1] - before[1], last[0] - before[0]);
+  const along = (mm: number): Point => [last[0] + Math.cos(heading) * mm, last[1] + Math.sin(heading) * mm];
+  pen.line('void', [along(-toleranceMm), along(toleranceMm)], { width: 4 });
+  pen.label('first end', [first[0], first[1] + box * 1.6], 'middle', true);
+  pen.label(`second end ± ${figure(toleranceMm, 1)} mm`, [last[0], last[1] + box * 1.6], 'middle', true);
+  const pad = box * 3;
+  return {
+    shapes: pen.shapes,
+    labels: pen.labels,
+    anchors: [],
+    box: [Math.min(...xs) - pad, Math.min(...ys) - pad, Math.max(...xs) + pad, Math.max(...ys) + pad],
+    description: `Path of ${straightsMm.length} straights and ${bends.length} bends; the second end may lie off by ${figure(toleranceMm, 1)} mm.`,
+  };
+}

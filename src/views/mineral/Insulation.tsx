@@ -1,0 +1,299 @@
+import { Button } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { fallsBetween, historyOf, newestByPair, stateOfTest } from '../../core/mineral/cable-tests';
+import { INSULATION_STAGES, type InsulationStage } from '../../core/mineral/insulation';
+import type { Slice } from '../../core/record/slice';
+import type { Cable, InsulationTest } from '../../core/record/types';
+import { count, figure } from '../../core/words/format';
+import { now } from '../../client/clock';
+import { SealGlyph } from '../../ui/SealGlyph';
+import { device, say } from '../device';
+import { give } from '../give';
+import { useNow } from '../use-now';
+import { LogChart } from './LogChart';
+import { testsOf } from './Mineral';
+import { TesterTray } from './TesterTray';
+import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } from './words';
+
+const DAY_MS = 86_400_000;
+const YEAR_MS = 365.25 * DAY_MS;
+
+/** The insulation of one cable: the test in hand as a grid of pairs, what to do, and the years before. */
+export function Insulation({ slice, cable }: { slice: Slice; cable: Cable }) {
+  const tests = testsOf(slice, cable.id);
+  const own = tests.filter(({ drying }) => !drying);
+  const newest = own[own.length - 1] ?? null;
+  // A test stays in hand until its pairs are read, and for the rest of its day.
+  const inHand = newest && Date.parse(now()) - Date.parse(newest.at) < DAY_MS ? newest : null;
+  const [starting, setStarting] = useState(false);
+  const before = inHand ? (own[own.length - 2] ?? null) : null;
+  return (
+    <>
+      <p>
+        {cable.from} to {cable.to}, {cable.lengthM} m, {count(cable.mineral!.conductors.length, 'conductor')}
+        {cable.mineral!.screened && ', screened'}
+        {cable.mineral!.jacketed && ', jacketed'}; tested at {cable.mineral!.testVoltage} V d.c.
+      </p>
+      <p className="caution">
+        The test voltage can ignite: not in a hazardous atmosphere. Disconnect equipment, and discharge the
+        cable after each reading.
+      </p>
+      {inHand && <Grid cable={cable} test={inHand} before={before} />}
+      {(!inHand || starting) && (
+        <StartTest slice={slice} cable={cable} drying={false} onDone={() => setStarting(false)} />
+      )}
+      {inHand && !starting && (
+        <Button variant="default" onClick={() => setStarting(true)}>
+          Start another test
+        </Button>
+      )}
+      <History cable={cable} tests={own} />
+    </>
+  );
+}
+
+/** Begins a test: stage, temperature, far end, tester. */
+export function StartTest({
+  slice,
+  cable,
+  drying,
+  onDone,
+}: {
+  slice: Slice;
+  cable: Cable;
+  drying: boolean;
+  onDone: () => void;
+}) {
+  const testers = slice
+    .by('instrument', 'site', cable.site)
+    .filter(({ kind }) => kind === 'insulation-tester');
+  const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : 'in-service');
+  const [degrees, setDegrees] = useState('');
+  const [sealed, setSealed] = useState(false);
+  const [tester, setTester] = useState('');
+  const instrument = testers.find(({ id }) => id === tester) ?? testers[0] ?? null;
+  const start = () => {
+    const plain = degrees.trim().replace(',', '.').replace('−', '-');
+    if (!/^-?\d+(\.\d+)?$/.test(plain))
+      return say('Type the temperature of the cable’s end in °C, for example 18.5.');
+    if (!instrument) return say('No insulation tester is on file. Add one under Dossier, Instruments.');
+    const payload = {
+      id: device.id(),
+      cable: cable.id,
+      stage,
+      drying,
+      instrument: instrument.id,
+      temperatureC: Number(plain),
+      farEndSealed: sealed,
+    };
+    if (give('insulation.start', payload, 'The test is started; read its pairs.')) onDone();
+  };
+  return (
+    <form
+      className="start-test"
+      onSubmit={(event) => {
+        event.preventDefault();
+        start();
+      }}
+    >
+      <h2>{drying ? 'Next reading while drying' : 'Start a test'}</h2>
+      <div className="mineral-fields">
+        {!drying && (
+          <label className="field">
+            <span>Stage</span>
+            <select value={stage} onChange={(event) => setStage(event.target.value as InsulationStage)}>
+              {INSULATION_STAGES.map((one) => (
+                <option key={one} value={one}>
+                  {STAGE_WORDS[one]}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <label className="field">
+          <span>Temperature of the cable’s end, °C</span>
+          <input
+            className="figures"
+            inputMode="decimal"
+            value={degrees}
+            onChange={(event) => setDegrees(event.target.value)}
+          />
+        </label>
+        <label className="field">
+          <span>Tester</span>
+          <select value={instrument?.id ?? ''} onChange={(event) => setTester(event.target.value)}>
+            {testers.map(({ id, tag }) => (
+              <option key={id} value={id}>
+                {tag}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="field flag">
+          <input type="checkbox" checked={sealed} onChange={(event) => setSealed(event.target.checked)} /> The
+          far end is sealed
+        </label>
+      </div>
+      <Button type="submit">Start</Button>
+    </form>
+  );
+}
+
+/** The pairs of a test as a grid to fill, and what follows. */
+function Grid({
+  cable,
+  test,
+  before,
+}: {
+  cable: Cable;
+  test: InsulationTest;
+  before: InsulationTest | null;
+}) {
+  const nowMs = useNow(5000);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { pairs, judged, missing, action, thresholdMegohm, oldestMin } = stateOfTest(cable, test, nowMs);
+  const newest = newestByPair(test.readings);
+  const falls = before ? fallsBetween(cable, before, test) : [];
+  const { conductors, screened, windowMin } = cable.mineral!;
+  const names = [...conductors, ...(screened ? ['screen'] : []), 'sheath'];
+  const pair = chosen ?? missing[0] ?? pairs[0]!;
+  return (
+    <section aria-label="Test in hand">
+      <h2>
+        {STAGE_WORDS[test.stage]}, {test.temperatureC} °C, far end {test.farEndSealed ? 'sealed' : 'open'}; at
+        least {megohmWords(thresholdMegohm)} is asked for
+      </h2>
+      <div className="wide-table">
+        <table className="ir-grid">
+          <thead>
+            <tr>
+              <td />
+              {names.slice(1).map((name) => (
+                <th key={name} scope="col">
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {names.slice(0, -1).map((row, i) => (
+              <tr key={row}>
+                <th scope="row">{row}</th>
+                {names.slice(1).map((column, j) => {
+                  if (j < i) return <td key={column} />;
+                  const id = `${row}-${column}`;
+                  const state = judged.get(id);
+                  const reading = newest.get(id);
+                  return (
+                    <td key={column}>
+                      <button type="button" aria-pressed={id === pair} onClick={() => setChosen(id)}>
+                        <SealGlyph
+                          state={state ? VERDICT_GLYPH[state.verdict] : 'unread'}
+                          label={`${id}: ${state ? VERDICT_WORDS[state.verdict] : 'not read'}`}
+                        />
+                        <span className="figures">
+                          {reading ? megohmWords(reading.megohm, reading.saturated) : 'read'}
+                        </span>
+                      </button>
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <TesterTray
+        key={pair}
+        test={test}
+        pair={pair}
+        onRead={() => {
+          const left = missing.filter((one) => one !== pair);
+          setChosen(left[0] ?? pair);
+        }}
+      />
+      <p
+        className={`verdict ${action === null ? 'open' : action === 'record' || action === 'seal-now' ? 'good' : 'bad'}`}
+        role="status"
+      >
+        {action === null ? `${count(missing.length, 'pair')} left to read.` : ACTION_WORDS[action]}
+        {action === 'seal-now' &&
+          ` The oldest reading is ${figure(oldestMin, 0)} min old; ${windowMin} min are allowed.`}
+      </p>
+      {falls.map(({ pair: fallen, beforeMegohm, afterMegohm }) => (
+        <p key={fallen} className="tone-failed">
+          {fallen} fell from {megohmWords(beforeMegohm)} to {megohmWords(afterMegohm)} at 20 °C since the test
+          before, by more than the factor {cable.mineral!.fallFactor}: moisture is getting in, or something
+          was damaged.
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** The worst pair of every test on a log axis, with the forecast. */
+function History({ cable, tests }: { cable: Cable; tests: readonly InsulationTest[] }) {
+  const { points, trend, crossing } = useMemo(() => historyOf(cable, tests), [cable, tests]);
+  const { serviceMegohm } = cable.mineral!;
+  const drawn = useMemo(() => {
+    const x = (t: number) => t / YEAR_MS + 1970;
+    const until = crossing ? crossing.t : (points[points.length - 1]?.t ?? 0);
+    const line =
+      trend && points.length > 0
+        ? [points[0]!.t, until].map((t) => ({ x: x(t), y: Math.exp(trend.intercept + trend.slope * t) }))
+        : [];
+    return { points: points.map(({ t, megohm }) => ({ x: x(t), y: megohm })), line };
+  }, [points, trend, crossing]);
+  if (points.length === 0) return <p className="quiet">No test of this cable counts yet.</p>;
+  const month = (t: number) => new Date(t).toLocaleDateString('en-GB', { month: 'short', year: 'numeric' });
+  return (
+    <section>
+      <h2>The worst pair of every test</h2>
+      <LogChart
+        points={drawn.points}
+        fitted={drawn.line}
+        threshold={serviceMegohm}
+        xTitle="Year"
+        label="Insulation over the years"
+        xWords={yearWords}
+      />
+      <p className={crossing ? 'tone-close' : ''} role="status">
+        {crossing
+          ? `At this rate it falls below ${megohmWords(serviceMegohm)} in ${month(crossing.t)}${crossing.expanded === null ? '' : `, give or take ${spanWords(crossing.expanded)}`}.`
+          : points[points.length - 1]!.megohm < serviceMegohm
+            ? `It has fallen below ${megohmWords(serviceMegohm)}.`
+            : trend
+              ? 'It does not fall towards its limit.'
+              : 'Fewer than four tests count: no forecast.'}
+      </p>
+      <details>
+        <summary>The same as a table</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Test</th>
+              <th scope="col">Worst pair</th>
+              <th scope="col">At 20 °C</th>
+            </tr>
+          </thead>
+          <tbody>
+            {points.map(({ t, pair, megohm, test }) => (
+              <tr key={test}>
+                <th scope="row">{month(t)}</th>
+                <td>{pair}</td>
+                <td className="figures">{megohmWords(megohm)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </section>
+  );
+}
+
+const yearWords = (x: number): string => String(Math.round(x * 10) / 10);
+
+const spanWords = (ms: number): string => {
+  const months = ms / (YEAR_MS / 12);
+  return months >= 24 ? `${figure(months / 12, 1)} years` : count(Math.max(1, Math.round(months)), 'month');
+};

@@ -1,0 +1,190 @@
+import { useEffect, useState } from 'react';
+import { historyOf, stateOfTest } from '../../core/mineral/cable-tests';
+import type { Slice } from '../../core/record/slice';
+import type { Cable, Id, InsulationTest } from '../../core/record/types';
+import { now } from '../../client/clock';
+import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
+import { parameter } from '../device';
+import { Root } from '../Root';
+import { Drying } from './Drying';
+import { Insulation } from './Insulation';
+import { LinkTool } from './LinkTool';
+import { MarkOut } from './MarkOut';
+import './mineral.css';
+
+const TABS = [
+  ['insulation', 'Insulation'],
+  ['drying', 'Drying out'],
+  ['marks', 'Marking out'],
+  ['link', 'Length of a link'],
+] as const;
+type Tab = (typeof TABS)[number][0];
+
+/** Tests of a cable, the oldest first. */
+export const testsOf = (slice: Slice, cable: Id): InsulationTest[] =>
+  slice
+    .by('insulation', 'cable', cable)
+    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
+
+/** Mineral desk: one mineral-insulated cable, its insulation over the years, its marks and its length. */
+export default function MineralDesk() {
+  const [cable, setCable] = useState<Id | null>(() => parameter('cable'));
+  const [tab, setTab] = useState<Tab>(
+    () => TABS.find(([id]) => id === parameter('tab'))?.[0] ?? 'insulation',
+  );
+  const open = (next: { cable?: Id; tab?: Tab }) => {
+    const address = new URL(location.href);
+    if (next.cable) address.searchParams.set('cable', next.cable);
+    if (next.tab) address.searchParams.set('tab', next.tab);
+    history.pushState(null, '', address);
+    if (next.cable) setCable(next.cable);
+    if (next.tab) setTab(next.tab);
+  };
+  useEffect(() => {
+    const back = () => setCable(parameter('cable'));
+    window.addEventListener('popstate', back);
+    return () => window.removeEventListener('popstate', back);
+  }, []);
+  return (
+    <Root
+      view="mineral"
+      keys={TABS.map(([id, title], i) => ({
+        key: String(i + 1),
+        title: `Open ${title.toLowerCase()}`,
+        run: () => open({ tab: id }),
+      }))}
+    >
+      {({ slice, site }) => {
+        const cables = slice.by('cable', 'site', site).filter(({ mineral }) => mineral !== null);
+        const chosen = cables.find(({ id }) => id === cable) ?? cables[0] ?? null;
+        return (
+          <div className="mineral">
+            <CableList
+              slice={slice}
+              cables={cables}
+              current={chosen?.id ?? null}
+              onOpen={(id) => open({ cable: id })}
+            />
+            <main id="main" tabIndex={-1}>
+              <nav className="mineral-tabs" aria-label="Mineral desk">
+                {TABS.map(([id, title]) => (
+                  <button
+                    key={id}
+                    type="button"
+                    aria-current={id === tab ? 'page' : undefined}
+                    onClick={() => open({ tab: id })}
+                  >
+                    {title}
+                  </button>
+                ))}
+              </nav>
+              <h1>
+                {tab === 'marks' || tab === 'link'
+                  ? TABS.find(([id]) => id === tab)![1]
+                  : (chosen?.tag ?? 'Mineral desk')}
+              </h1>
+              {tab === 'insulation' &&
+                (chosen ? (
+                  <Insulation key={chosen.id} slice={slice} cable={chosen} />
+                ) : (
+                  <NoCable site={site} />
+                ))}
+              {tab === 'drying' &&
+                (chosen ? <Drying key={chosen.id} slice={slice} cable={chosen} /> : <NoCable site={site} />)}
+              {tab === 'marks' && <MarkOut cable={chosen} />}
+              {tab === 'link' && <LinkTool cable={chosen} />}
+            </main>
+          </div>
+        );
+      }}
+    </Root>
+  );
+}
+
+function NoCable({ site }: { site: Id }) {
+  return (
+    <p>
+      No cable of this site is recorded as mineral insulated. Record conductors and limits on the cable, under{' '}
+      <a href={`/dossier/?site=${site}&table=cable`}>Dossier, Cables</a>.
+    </p>
+  );
+}
+
+/** Where a cable stands by its newest complete test. */
+function standing(slice: Slice, cable: Cable): { glyph: GlyphState; words: string } {
+  const tests = testsOf(slice, cable.id).filter(({ drying }) => !drying);
+  const newest = tests[tests.length - 1];
+  if (!newest) return { glyph: 'unread', words: 'never tested' };
+  const { judged, missing } = stateOfTest(cable, newest, Date.parse(now()));
+  const verdicts = [...judged.values()].map(({ verdict }) => verdict);
+  if (verdicts.includes('short')) return { glyph: 'large', words: 'short' };
+  if (verdicts.includes('invalid')) return { glyph: 'unread', words: 'test again' };
+  if (verdicts.includes('damp')) return { glyph: 'large', words: 'damp' };
+  if (missing.length > 0) return { glyph: 'unread', words: 'not all read' };
+  const { crossing } = historyOf(cable, tests);
+  return crossing && crossing.t - Date.parse(now()) < YEARS_AHEAD_MS
+    ? { glyph: 'close', words: 'falling' }
+    : { glyph: 'fits', words: 'sound' };
+}
+
+/** A forecast nearer than this is worth a word, ms: three years. */
+const YEARS_AHEAD_MS = 3 * 365 * 86_400_000;
+
+function CableList({
+  slice,
+  cables,
+  current,
+  onOpen,
+}: {
+  slice: Slice;
+  cables: readonly Cable[];
+  current: Id | null;
+  onOpen: (id: Id) => void;
+}) {
+  const [text, setText] = useState('');
+  const [state, setState] = useState('');
+  const rows = cables.map((cable) => ({ cable, ...standing(slice, cable) }));
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = rows.filter(
+    ({ cable, words: said }) =>
+      (state === '' || said === state) &&
+      words.every((word) => `${cable.tag} ${cable.from} ${cable.to}`.toLowerCase().includes(word)),
+  );
+  return (
+    <aside>
+      <label className="field">
+        <span>Cable, from or to</span>
+        <input value={text} onChange={(event) => setText(event.target.value)} />
+      </label>
+      <label className="field">
+        <span>Show</span>
+        <select value={state} onChange={(event) => setState(event.target.value)}>
+          <option value="">every cable</option>
+          {[...new Set(rows.map(({ words: said }) => said))].map((said) => (
+            <option key={said}>{said}</option>
+          ))}
+        </select>
+      </label>
+      {cables.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
+      <ul>
+        {shown.map(({ cable, glyph, words: said }) => (
+          <li key={cable.id}>
+            <button
+              type="button"
+              aria-current={cable.id === current ? 'page' : undefined}
+              onClick={() => onOpen(cable.id)}
+            >
+              <SealGlyph state={glyph} label={said} />
+              <span>
+                <b>{cable.tag}</b> <small>{said}</small>
+                <small className="from-to">
+                  {cable.from} to {cable.to}
+                </small>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </aside>
+  );
+}
