@@ -11,7 +11,13 @@ export function ClockRing({ clock, nowMs }: { clock: Clock; nowMs: number }) {
   const [start, end] = [Date.parse(from), Date.parse(due)];
   const share = end > start ? Math.min(1, Math.max(0, (nowMs - start) / (end - start))) : 1;
   const over = nowMs >= end && !stopped;
-  const tone = over ? (is === 'working-life' ? 'failed' : 'sound') : stopped ? 'failed' : 'running';
+  const tone = over
+    ? is === 'working-life' || is === 'stale-test'
+      ? 'failed'
+      : 'sound'
+    : stopped
+      ? 'failed'
+      : 'running';
   return (
     <div className={`clock-ring ${tone}`}>
       <svg viewBox="-26 -26 52 52" aria-hidden="true">

@@ -1,6 +1,7 @@
 import { clocksOfSite, type Clock } from '../core/makeoff/clocks';
 import { DUE_WORDS } from '../core/words/makeoff';
 import { now } from '../client/clock';
+import { clockAddress } from './clock-address';
 import { device, say } from './device';
 
 /** Clocks that have rung on this device; a page that is opened later does not ring them again. */
@@ -77,7 +78,7 @@ function signal(fresh: readonly Clock[]): void {
   const [first] = fresh;
   const words = `${first!.where}: ${DUE_WORDS[first!.is].toLowerCase()}${fresh.length > 1 ? `, and ${fresh.length - 1} more` : ''}.`;
   const { site } = device.state();
-  say(words, { title: 'Open', run: () => location.assign(`/makeoff/?site=${site}&entry=${first!.entry}`) });
+  say(words, { title: 'Open', run: () => location.assign(clockAddress(first!, site ?? '')) });
   const { sound, notify } = alarmState();
   if (sound) ring();
   if (notify) new Notification('Yendral', { body: words, tag: first!.id });

@@ -99,6 +99,8 @@ describe('the mineral desk', () => {
       await read(again.page, value);
     } // prettier-ignore
     await waitForText(again.page, '.verdict', 'Sound: seal it now');
+    await again.page.goto(`${demo.served.address}/clocks/?site=marrowick`);
+    await waitForText(again.page, '.clock-list li', 'Seal before the test is too old');
     await waitForText(again.page, '[role="status"]', 'Everything sent');
     expect([...errors, ...again.errors]).toEqual([]);
     await again.page.close();

@@ -1,22 +1,27 @@
 import { compoundTimes } from '../gland/compound';
 import type { Slice } from '../record/slice';
-import type { CompoundData, Id, Pour } from '../record/types';
+import { newestByPair, stateOfTest } from '../mineral/cable-tests';
+import type { Cable, CompoundData, Id, InsulationTest, Pour } from '../record/types';
 import { currentRound } from '../rulebook/dossier';
 import { clocksOf } from '../rulebook/judge-pour';
 
 /** One thing that time runs against. */
 export interface Clock {
   id: string;
-  is: 'working-life' | 'look' | 'energise';
+  is: 'working-life' | 'look' | 'energise' | 'stale-test';
   /** Fixed moment, ISO 8601. */
   due: string;
   /** When it began to run. */
   from: string;
-  pour: Id;
-  entry: Id;
-  /** Enclosure and entry, in words. */
+  /** Pour and entry of a compound's clock; null for an insulation test. */
+  pour: Id | null;
+  entry: Id | null;
+  /** Cable of an insulation test; null for a compound's clock. */
+  cable: Id | null;
+  /** Enclosure and entry, or cable, in words. */
   where: string;
-  compound: string;
+  /** What cures, or what was tested. */
+  what: string;
   /** The lowest temperature since packing is below the sheet's minimum: the cure stands still. */
   stopped: boolean;
   /** Temperature that it runs at, °C; null: not recorded, the sheet's own time is shown. */
@@ -37,7 +42,8 @@ const NEWS_MS = 86_400_000;
 
 /**
  * Every clock of a site that still matters: working life until the compound is packed, the look until it is
- * done, energising until an as-left record is sealed. Those that are due first come first.
+ * done, energising until an as-left record is sealed, a sound insulation test until it is too old to seal by.
+ * Those that are due first come first.
  *
  * @param nowMs ms since 1970; without it what ran out long ago is shown too
  */
@@ -63,12 +69,49 @@ export function clocksOfSite(
       const news = counting.filter(
         ({ is, due }) => is !== 'energise' || pour.lookedAt === null || nowMs - Date.parse(due) < NEWS_MS,
       );
-      clocks.push(...news.map((clock) => ({ ...clock, where, entry: entry.id, compound: compound.name })));
+      clocks.push(
+        ...news.map((clock) => ({ ...clock, where, entry: entry.id, what: compound.name, cable: null })),
+      );
       if (byMin !== null) late.push({ pour: pour.id, entry: entry.id, where, byMin });
     });
   }
+  for (const cable of slice.by('cable', 'site', site)) {
+    const clock = cable.mineral ? staleClock(slice, cable, nowMs) : null;
+    if (clock) clocks.push(clock);
+  }
   clocks.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id < b.id ? -1 : 1));
   return { clocks, late };
+}
+
+/**
+ * How long a sound test before sealing may still be sealed by: its oldest reading counts. Null where there is
+ * nothing to seal, or the next test has been started.
+ */
+function staleClock(slice: Slice, cable: Cable, nowMs: number): Clock | null {
+  const tests = slice.by('insulation', 'cable', cable.id).filter(({ drying }) => !drying);
+  const newest = tests.reduce<InsulationTest | null>(
+    (last, one) => (!last || one.at > last.at ? one : last),
+    null,
+  );
+  if (!newest || newest.stage !== 'before-seal') return null;
+  const { missing, judged } = stateOfTest(cable, newest, 0);
+  if (missing.length > 0 || [...judged.values()].some(({ verdict }) => verdict !== 'sound')) return null;
+  const from = [...newestByPair(newest.readings).values()].map(({ at }) => at).sort()[0]!;
+  const due = Date.parse(from) + cable.mineral!.windowMin * 60_000;
+  if (nowMs - due >= NEWS_MS) return null;
+  return {
+    id: `${newest.id} stale-test`,
+    is: 'stale-test',
+    due: new Date(due).toISOString(),
+    from,
+    pour: null,
+    entry: null,
+    cable: cable.id,
+    where: `cable ${cable.tag}`,
+    what: 'insulation before sealing',
+    stopped: false,
+    temperatureC: newest.temperatureC,
+  };
 }
 
 /** Pours of a site by entry, in the order of packing. */
@@ -89,7 +132,7 @@ function isOver(slice: Slice, pour: Pour): boolean {
   return pour.lookedAt !== null && sealedAfter(slice.by('asleft', 'entry', pour.entry));
 }
 
-type Bare = Omit<Clock, 'where' | 'entry' | 'compound'>;
+type Bare = Omit<Clock, 'where' | 'entry' | 'what' | 'cable'>;
 
 function clocksOfPour(compound: CompoundData, pour: Pour): { found: Bare[]; late: number | null } {
   // Without a temperature the sheet's own times are shown; the judgement says that it is missing.

@@ -176,4 +176,33 @@ describe('the clocks of a site', () => {
     give(slice, 'asleft.seal', { id: 'al', entry: 'e', round: 'r', why: 'make-off', outerSeal: 'replaced', innerSeal: 'replaced', note: '' }); // prettier-ignore
     expect(clocksOfSite(slice, 's').clocks).toEqual([]);
   });
+  it('count a sound insulation test down until it is too old to seal by', () => {
+    const limits = {
+      conductors: ['L'],
+      screened: false,
+      jacketed: false,
+      testVoltage: 500,
+      newMegohm: 100,
+      serviceMegohm: 20,
+      windowMin: 15,
+      fallFactor: 2,
+    };
+    const slice = recordsWith({ cable: { mineral: limits } });
+    const readings = (megohm: number) => [
+      { pair: 'L-sheath', megohm, saturated: false, by: '', at: at('09:05') },
+    ];
+    const test = (id: string, change: object) => ({
+      id, site: 's', cable: 'k', stage: 'before-seal', drying: false, instrument: 'c', temperatureC: 20, farEndSealed: true,
+      readings: readings(500), by: '', at: at('09:00'), ...change,
+    }); // prettier-ignore
+    const due = (change: object, nowMs?: number) => {
+      slice.write([{ table: 'insulation', id: 'i', after: test('i', change) as never }]);
+      return clocksOfSite(slice, 's', nowMs).clocks.map(({ is, due: when, cable }) => [is, when, cable]);
+    };
+    expect(due({})).toEqual([['stale-test', at('09:20'), 'k']]);
+    expect(due({}, Date.parse(at('09:20')) + 25 * 3_600_000)).toEqual([]);
+    expect(due({ readings: [] })).toEqual([]);
+    expect(due({ readings: readings(40) })).toEqual([]);
+    expect(due({ stage: 'after-seal' })).toEqual([]);
+  });
 });

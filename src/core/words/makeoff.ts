@@ -48,6 +48,7 @@ export const CLOCK_WORDS: Record<Clock['is'], string> = {
   'working-life': 'Pack before it stiffens',
   look: 'Open and look',
   energise: 'May be energised',
+  'stale-test': 'Seal before the test is too old',
 };
 
 /** What a clock asks for once it has run out. */
@@ -55,6 +56,7 @@ export const DUE_WORDS: Record<Clock['is'], string> = {
   'working-life': 'It is stiff: throw it away and mix anew',
   look: 'Cured: open it, look, mend voids, close it',
   energise: 'The cure for energising is over',
+  'stale-test': 'The insulation test is too old: test every pair again',
 };
 
 /** A span of time, e.g. "1 h 05 min", "4 min 30 s", "2 d 3 h". */

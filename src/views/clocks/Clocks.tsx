@@ -7,6 +7,7 @@ import type { Id } from '../../core/record/types';
 import { figure } from '../../core/words/format';
 import { CLOCK_WORDS } from '../../core/words/makeoff';
 import { alarmState, askForNotifications, ring, setSound } from '../alarm';
+import { clockAddress } from '../clock-address';
 import { ClockRing } from '../ClockRing';
 import { instrument as hand, say, useInstrument } from '../device';
 import { give } from '../give';
@@ -19,6 +20,7 @@ const KINDS: [is: Clock['is'] | '', title: string][] = [
   ['working-life', 'Working life'],
   ['look', 'Look'],
   ['energise', 'Energise'],
+  ['stale-test', 'Insulation test'],
 ];
 
 /** Clocks: everything that is curing or stiffening, what is due next first. */
@@ -36,7 +38,7 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
     (clock) =>
       (is === '' || clock.is === is) &&
       words.every((word) =>
-        `${clock.where} ${clock.compound} ${CLOCK_WORDS[clock.is]}`.toLowerCase().includes(word),
+        `${clock.where} ${clock.what} ${CLOCK_WORDS[clock.is]}`.toLowerCase().includes(word),
       ),
   );
   return (
@@ -77,8 +79,8 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
       </div>
       {clocks.length === 0 && (
         <p>
-          A clock starts when compound or resin is mixed at a make-off.{' '}
-          <a href={`/makeoff/?site=${site}`}>Start one</a>.
+          A clock starts when compound or resin is mixed at a make-off, or a mineral cable tests sound before
+          sealing. <a href={`/makeoff/?site=${site}`}>Start one</a>.
         </p>
       )}
       {clocks.length > 0 && shown.length === 0 && <p>No clock matches. Clear the search.</p>}
@@ -87,8 +89,8 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
           <li key={clock.id}>
             <ClockRing clock={clock} nowMs={nowMs} />
             <div className="clock-where">
-              <a href={`/makeoff/?site=${site}&entry=${clock.entry}`}>{clock.where}</a>
-              <small className="quiet">{clock.compound}</small>
+              <a href={clockAddress(clock, site)}>{clock.where}</a>
+              <small className="quiet">{clock.what}</small>
             </div>
           </li>
         ))}
@@ -148,7 +150,9 @@ function Temperature({ slice, site }: { slice: Slice; site: Id }) {
     return () => hand.hold(null);
   }, [thermometer?.id]); // eslint-disable-line react-hooks/exhaustive-deps
   const { clocks } = clocksOfSite(slice, site);
-  const pours = [...new Set(clocks.filter(({ is }) => is !== 'working-life').map(({ pour }) => pour))];
+  const pours = [
+    ...new Set(clocks.flatMap(({ is, pour }) => (is === 'working-life' || pour === null ? [] : pour))),
+  ];
   if (pours.length === 0) return null;
   const keep = () => {
     const plain = typed.trim().replace(',', '.').replace('−', '-');
