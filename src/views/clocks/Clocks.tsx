@@ -98,8 +98,8 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
       <Temperature slice={slice} site={site} />
       <p className="quiet">
         The cure runs on the lowest temperature since packing and is never shortened; below the sheet’s
-        minimum it stands still. Insulation tests that go stale join these clocks with mineral-insulated
-        cables.
+        minimum it stands still. An insulation test is too old to seal by once the window of its cable has
+        passed.
       </p>
     </main>
   );
