@@ -7,8 +7,8 @@ import type { Cable } from '../../core/record/types';
 import { figure } from '../../core/words/format';
 import { now } from '../../client/clock';
 import { LogChart } from './LogChart';
-import { StartTest } from './Insulation';
-import { testsOf } from './Mineral';
+import { StartTest } from './StartTest';
+import { testsOf } from './tests-of';
 import { TesterTray } from './TesterTray';
 import { megohmWords } from './words';
 

@@ -1,18 +1,16 @@
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { fallsBetween, historyOf, newestByPair, stateOfTest } from '../../core/mineral/cable-tests';
-import { INSULATION_STAGES, type InsulationStage } from '../../core/mineral/insulation';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, InsulationTest } from '../../core/record/types';
 import { count, figure } from '../../core/words/format';
 import { now } from '../../client/clock';
 import { SealGlyph } from '../../ui/SealGlyph';
-import { device, say } from '../device';
-import { give } from '../give';
 import { useNow } from '../use-now';
 import { LogChart } from './LogChart';
-import { testsOf } from './Mineral';
+import { StartTest } from './StartTest';
 import { TesterTray } from './TesterTray';
+import { testsOf } from './tests-of';
 import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } from './words';
 
 const DAY_MS = 86_400_000;
@@ -49,93 +47,6 @@ export function Insulation({ slice, cable }: { slice: Slice; cable: Cable }) {
       )}
       <History cable={cable} tests={own} />
     </>
-  );
-}
-
-/** Begins a test: stage, temperature, far end, tester. */
-export function StartTest({
-  slice,
-  cable,
-  drying,
-  onDone,
-}: {
-  slice: Slice;
-  cable: Cable;
-  drying: boolean;
-  onDone: () => void;
-}) {
-  const testers = slice
-    .by('instrument', 'site', cable.site)
-    .filter(({ kind }) => kind === 'insulation-tester');
-  const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : 'in-service');
-  const [degrees, setDegrees] = useState('');
-  const [sealed, setSealed] = useState(false);
-  const [tester, setTester] = useState('');
-  const instrument = testers.find(({ id }) => id === tester) ?? testers[0] ?? null;
-  const start = () => {
-    const plain = degrees.trim().replace(',', '.').replace('−', '-');
-    if (!/^-?\d+(\.\d+)?$/.test(plain))
-      return say('Type the temperature of the cable’s end in °C, for example 18.5.');
-    if (!instrument) return say('No insulation tester is on file. Add one under Dossier, Instruments.');
-    const payload = {
-      id: device.id(),
-      cable: cable.id,
-      stage,
-      drying,
-      instrument: instrument.id,
-      temperatureC: Number(plain),
-      farEndSealed: sealed,
-    };
-    if (give('insulation.start', payload, 'The test is started; read its pairs.')) onDone();
-  };
-  return (
-    <form
-      className="start-test"
-      onSubmit={(event) => {
-        event.preventDefault();
-        start();
-      }}
-    >
-      <h2>{drying ? 'Next reading while drying' : 'Start a test'}</h2>
-      <div className="mineral-fields">
-        {!drying && (
-          <label className="field">
-            <span>Stage</span>
-            <select value={stage} onChange={(event) => setStage(event.target.value as InsulationStage)}>
-              {INSULATION_STAGES.map((one) => (
-                <option key={one} value={one}>
-                  {STAGE_WORDS[one]}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        <label className="field">
-          <span>Temperature of the cable’s end, °C</span>
-          <input
-            className="figures"
-            inputMode="decimal"
-            value={degrees}
-            onChange={(event) => setDegrees(event.target.value)}
-          />
-        </label>
-        <label className="field">
-          <span>Tester</span>
-          <select value={instrument?.id ?? ''} onChange={(event) => setTester(event.target.value)}>
-            {testers.map(({ id, tag }) => (
-              <option key={id} value={id}>
-                {tag}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="field flag">
-          <input type="checkbox" checked={sealed} onChange={(event) => setSealed(event.target.checked)} /> The
-          far end is sealed
-        </label>
-      </div>
-      <Button type="submit">Start</Button>
-    </form>
   );
 }
 

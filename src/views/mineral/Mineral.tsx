@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { historyOf, stateOfTest } from '../../core/mineral/cable-tests';
 import type { Slice } from '../../core/record/slice';
-import type { Cable, Id, InsulationTest } from '../../core/record/types';
+import type { Cable, Id } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
 import { parameter } from '../device';
@@ -11,6 +11,7 @@ import { Insulation } from './Insulation';
 import { LinkTool } from './LinkTool';
 import { MarkOut } from './MarkOut';
 import './mineral.css';
+import { testsOf } from './tests-of';
 
 const TABS = [
   ['insulation', 'Insulation'],
@@ -19,12 +20,6 @@ const TABS = [
   ['link', 'Length of a link'],
 ] as const;
 type Tab = (typeof TABS)[number][0];
-
-/** Tests of a cable, the oldest first. */
-export const testsOf = (slice: Slice, cable: Id): InsulationTest[] =>
-  slice
-    .by('insulation', 'cable', cable)
-    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
 
 /** Mineral desk: one mineral-insulated cable, its insulation over the years, its marks and its length. */
 export default function MineralDesk() {

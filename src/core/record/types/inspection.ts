@@ -1,0 +1,80 @@
+import type { Hazard, Severity } from '../../defects/severity';
+import type { EntryState, Finding, Outcome } from '../../rulebook/finding';
+import type { Base, Grade, Id } from './base';
+
+/** A site's own set of references: which document and clause each check rests on. */
+export interface ReferenceRecord extends Base {
+  title: string;
+  /** Shipped set that speaks for the checks that this one leaves out. */
+  over: Id;
+  basis: { check: string; text: string }[];
+}
+
+export interface Round extends Base {
+  name: string;
+  grade: Grade;
+  entries: Id[];
+  started: string;
+  closed: string | null;
+}
+
+/** A finished inspection of one entry in one round, sealed. */
+export interface Inspection extends Base {
+  entry: Id;
+  round: Id;
+  grade: Grade;
+  by: string;
+  at: string;
+  state: EntryState;
+  findings: Finding[];
+  references: string;
+  previous: string | null;
+  hash: string;
+}
+
+export type DefectState = 'open' | 'assigned' | 'done' | 'proven';
+
+export interface Defect extends Base {
+  entry: Id;
+  round: Id;
+  /** Check of the rule book that failed; null for an observation beside it. */
+  check: string | null;
+  statement: string;
+  basis: string;
+  hazard: Hazard;
+  /** Level by the rules. */
+  computed: Severity;
+  /** Level that stands. */
+  severity: Severity;
+  severityReason: string | null;
+  foundAt: string;
+  foundBy: string;
+  photos: Id[];
+  action: string;
+  owner: string | null;
+  due: string;
+  state: DefectState;
+  /** How often the same check failed again after the defect was closed. */
+  repeats: number;
+}
+
+/** A stored photo; its bytes are a file. */
+export interface Photo {
+  id: Id;
+  type: 'image/jpeg' | 'image/png';
+  bytes: number;
+  width: number;
+  height: number;
+  sha256: string;
+}
+
+/** Derived: where an entry stands, at which grade and when it was last looked at. */
+export interface EntryStatus {
+  entry: Id;
+  site: Id;
+  round: Id | null;
+  grade: Grade;
+  at: string | null;
+  state: EntryState;
+  counts: Record<Outcome, number>;
+}

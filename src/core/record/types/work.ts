@@ -1,0 +1,138 @@
+import type { DiameterMethod } from '../../measuring/diameter';
+import type { InsulationStage } from '../../mineral/insulation';
+import type { Base, Id } from './base';
+import type { Instrument } from './instrument';
+
+/** An insulation test of a mineral-insulated cable, filled pair by pair. */
+export interface InsulationTest extends Base {
+  cable: Id;
+  stage: InsulationStage;
+  /** Taken while the cable is being dried out. */
+  drying: boolean;
+  instrument: Id;
+  /** Of the cable's end, °C. */
+  temperatureC: number;
+  farEndSealed: boolean;
+  readings: PairReading[];
+  by: string;
+  at: string;
+}
+
+/** One reading of one pair; the newest of a pair counts. */
+export interface PairReading {
+  pair: string;
+  megohm: number;
+  /** The tester shows more than it can measure. */
+  saturated: boolean;
+  by: string;
+  at: string;
+}
+
+/** One measured value, as the instrument or the person gave it. */
+export interface Reading extends Base {
+  entry: Id;
+  round: Id;
+  place: string;
+  /** In the place's unit. */
+  value: number;
+  /** Exactly what was typed or sent. */
+  typed: string;
+  method: DiameterMethod | null;
+  instrument: Id;
+  source: 'typed' | 'instrument';
+  by: string;
+  at: string;
+  /** Why the reading cannot count as a measurement; it is kept. */
+  fault: 'past-calibration' | 'outside-span' | null;
+  /** Struck out, never erased: by whom and why. */
+  struck: { by: string; at: string; reason: string } | null;
+}
+
+/** An answer to a question that is looked at, not measured. */
+export interface Look extends Base {
+  entry: Id;
+  round: Id;
+  look: string;
+  answer: string;
+  by: string;
+  at: string;
+  photo: Id | null;
+  /** What was seen, in words; evidence for a special condition. */
+  note: string;
+}
+
+/** Compound or resin mixed and packed into one entry. */
+export interface Pour extends Base {
+  entry: Id;
+  round: Id;
+  /** Batch and expiry on the label; null: not recorded. */
+  batch: string | null;
+  expires: string | null;
+  /** Whether the ratio of the sheet was kept; null: not recorded. */
+  ratioKept: boolean | null;
+  mixedAt: string;
+  /** Null while it is mixed and not packed yet. */
+  packedAt: string | null;
+  /** Temperature at mixing, and the lowest since packing, °C; null: not recorded. */
+  temperatureC: number | null;
+  lowestC: number | null;
+  /** When the cured surface was opened and looked at; null before. */
+  lookedAt: string | null;
+  by: string;
+  at: string;
+}
+
+/** The order in which gland and cable come together. */
+export const HABITS = ['body-first', 'cable-first'] as const;
+export type Habit = (typeof HABITS)[number];
+
+/** Work on one entry, step by step: new, or opened up. */
+export interface MakeOff extends Base {
+  entry: Id;
+  round: Id;
+  why: 'make-off' | 'opening';
+  habit: Habit;
+  /** Steps that are done or skipped, in the order in which that was said. */
+  ticks: Tick[];
+  by: string;
+  at: string;
+  /** When the as-left record was sealed; null while the work goes on. */
+  finished: string | null;
+}
+
+/** A step that is done, or a hold point that is skipped. */
+export interface Tick {
+  step: string;
+  initials: string;
+  by: string;
+  at: string;
+  /** Why the step's hold point was passed over; null when it was kept. */
+  skipped: string | null;
+}
+
+/** What a closed entry hides, as it was when it was closed: sealed, with the hold points that were kept. */
+export interface AsLeft extends Base {
+  entry: Id;
+  round: Id;
+  why: 'make-off' | 'opening';
+  /** What became of the seals. */
+  outerSeal: SealFate;
+  innerSeal: SealFate;
+  note: string;
+  readings: Reading[];
+  looks: Look[];
+  /** Instruments as they were. */
+  instruments: Instrument[];
+  pours: Pour[];
+  /** Of entry, cable and size as they were: another cable or gland makes the record worthless. */
+  fingerprint: string;
+  /** Hold points without an answer. */
+  skipped: string[];
+  by: string;
+  at: string;
+  previous: string | null;
+  hash: string;
+}
+
+export const SEAL_FATES = ['replaced', 'kept', 'none'] as const;
+export type SealFate = (typeof SEAL_FATES)[number];

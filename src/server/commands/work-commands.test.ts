@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { InputError } from '../../core/quantity/error';
+import { parseCommand } from './parse';
+
+const field = (kind: string, payload: object): string => {
+  try {
+    parseCommand({ id: 'c1', kind, site: 's', at: '2026-03-04T10:00:00Z', payload });
+    return 'taken';
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return error.field;
+  }
+};
+
+/** A sound payload of each command of the work on an entry or a cable. */
+const SOUND: Record<string, Record<string, unknown>> = {
+  'makeoff.start': { id: 'w', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first' },
+  'makeoff.tick': { id: 'w', step: 'body', initials: 'AV', skipped: null },
+  'makeoff.untick': { id: 'w', step: 'body' },
+  'insulation.start': { id: 't', cable: 'k', stage: 'before-seal', drying: false, instrument: 'm', temperatureC: 20, farEndSealed: true },
+  'insulation.read': { id: 't', pair: 'L-N', megohm: 500, saturated: false },
+  'pour.record': {
+    id: 'p', entry: 'e', round: 'r', batch: null, expires: null, ratioKept: null, mixedAt: '2026-03-04T09:00:00Z', packedAt: null,
+    temperatureC: null, lowestC: null, lookedAt: null,
+  },
+}; // prettier-ignore
+
+describe.each(Object.entries(SOUND))('%s', (kind, sound) => {
+  it('is taken whole', () => expect(field(kind, sound)).toBe('taken'));
+  it.each(Object.keys(sound))('names %s when it is missing', (name) => {
+    const { [name]: _gone, ...rest } = sound;
+    expect(field(kind, rest)).toBe(`payload.${name}`);
+  });
+  it('names a field that it does not know', () =>
+    expect(field(kind, { ...sound, more: 1 })).toBe('payload.more'));
+  it.each([null, [], {}, '../x'])('names an id that is %j', (id) =>
+    expect(field(kind, { ...sound, id })).toBe('payload.id'),
+  );
+});
+
+describe('values out of bounds', () => {
+  it.each([
+    ['makeoff.start', { why: 'repair' }, 'why'],
+    ['makeoff.start', { habit: 'any' }, 'habit'],
+    ['makeoff.tick', { initials: '' }, 'initials'],
+    ['makeoff.tick', { initials: 'far too long' }, 'initials'],
+    ['makeoff.tick', { skipped: '' }, 'skipped'],
+    ['makeoff.tick', { skipped: 'x'.repeat(301) }, 'skipped'],
+    ['insulation.start', { stage: 'later' }, 'stage'],
+    ['insulation.start', { temperatureC: -101 }, 'temperatureC'],
+    ['insulation.start', { temperatureC: '20' }, 'temperatureC'],
+    ['insulation.start', { farEndSealed: 'yes' }, 'farEndSealed'],
+    ['insulation.read', { megohm: 0 }, 'megohm'],
+    ['insulation.read', { megohm: -1 }, 'megohm'],
+    ['insulation.read', { megohm: Infinity }, 'megohm'],
+    ['insulation.read', { pair: '' }, 'pair'],
+    ['pour.record', { packedAt: 'soon' }, 'packedAt'],
+    ['pour.record', { mixedAt: null }, 'mixedAt'],
+  ] as const)('%s with %j names %s', (kind, change, name) => {
+    expect(field(kind, { ...SOUND[kind], ...change })).toBe(`payload.${name}`);
+  });
+});
