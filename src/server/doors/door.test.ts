@@ -311,3 +311,91 @@ describe('doors', () => {
     });
   });
 });
+
+describe('doors of mineral-insulated cables', () => {
+  const END = {
+    tail_mm: 120,
+    tool_stop_offset_mm: 33,
+    pot_rear_mm: 16,
+    screen_stub_mm: 12,
+    gland_grip_mm: 25,
+  };
+  const LINK = {
+    straights_mm: [400], bends: [], entry_1_mm: 0, entry_2_mm: 0, tail_1_mm: 0, tail_2_mm: 0, trim_mm: 0,
+  }; // prettier-ignore
+  const TEST = {
+    pair: 'L-N',
+    megohm: 500,
+    saturated: false,
+    temperature_c: 20,
+    far_end_sealed: true,
+    age_min: 1,
+  };
+  const SET = { stage: 'before-seal', threshold_megohm: 100, length_m: 10, window_min: 15, tests: [TEST] };
+  const answer = (change: object, test: object = {}) =>
+    output('insulation', { ...SET, ...change, tests: [{ ...TEST, ...test }] }) as unknown as {
+      tests: { verdict: string; judged_megohm: number }[];
+      action: string;
+    };
+
+  it.each([
+    ['mi-marks', { ...END, screen_stub_mm: 120 }, 'screen_stub_mm'],
+    ['mi-marks', { ...END, screen_stub_mm: 130 }, 'screen_stub_mm'],
+    ['mi-marks', { ...END, tail_mm: -1 }, 'tail_mm'],
+    ['mi-marks', { ...END, gland_grip_mm: null }, 'gland_grip_mm'],
+    ['mi-marks', { ...END, more: 1 }, 'more'],
+    ['mi-link', { ...LINK, straights_mm: [] }, 'straights_mm'],
+    ['mi-link', { ...LINK, straights_mm: [1, 'x'] }, 'straights_mm.1'],
+    ['mi-link', { ...LINK, bends: [{ angle_deg: 90 }] }, 'bends.0.radius_mm'],
+    ['mi-link', { ...LINK, bends: null }, 'bends'],
+    ['insulation', { ...SET, tests: [] }, 'tests'],
+    ['insulation', { ...SET, tests: [TEST, { ...TEST, megohm: -1 }] }, 'tests.1.megohm'],
+    ['insulation', { ...SET, stage: 'later' }, 'stage'],
+    ['insulation', { ...SET, threshold_megohm: 0 }, 'threshold_megohm'],
+  ])('%s names what is wrong %#', (name, input, wanted) => expect(field(name, input)).toBe(wanted));
+
+  it('a cable without a screen has no screen cut, a straight link no bend', () => {
+    expect(output('mi-marks', { ...END, screen_stub_mm: null })).toMatchObject({
+      screen_cut_mm: null,
+      jacket_mark_mm: 161,
+    });
+    expect(output('mi-link', LINK)).toEqual({
+      path_mm: 400,
+      sheath_mm: 400,
+      cut_mm: 400,
+      second_strip_mark_mm: 400,
+    });
+  });
+
+  it.each([
+    ['on the threshold', {}, { megohm: 100 }, 'sound', 'seal-now'],
+    ['a hundredth of it', {}, { megohm: 1 }, 'damp', 'dry-out'],
+    ['below a hundredth', {}, { megohm: 0.999 }, 'short', 'find-fault'],
+    ['on the window', {}, { age_min: 15 }, 'sound', 'seal-now'],
+    ['past the window', {}, { age_min: 15.1 }, 'sound', 'retest'],
+    ['past the window in service', { stage: 'in-service' }, { age_min: 99 }, 'sound', 'record'],
+    ['at 5 °C', {}, { temperature_c: 5 }, 'sound', 'seal-now'],
+    ['below 5 °C', {}, { temperature_c: 4.9 }, 'invalid', 'retest'],
+    ['at 40 °C', {}, { temperature_c: 40 }, 'sound', 'seal-now'],
+    ['above 40 °C', {}, { temperature_c: 40.1 }, 'invalid', 'retest'],
+    ['saturated above the threshold', {}, { megohm: 1000, saturated: true }, 'sound', 'seal-now'],
+    ['saturated below it', {}, { megohm: 50, saturated: true }, 'invalid', 'retest'],
+    ['the far end open', {}, { far_end_sealed: false }, 'invalid', 'retest'],
+  ])('insulation %s', (_what, change, test, verdict, action) => {
+    const { tests, action: found } = answer(change, test);
+    expect([tests[0]!.verdict, found]).toEqual([verdict, action]);
+  });
+
+  it('temperature makes the verdict stricter, never kinder', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 2000, noNaN: true }),
+        fc.double({ min: 5, max: 40, noNaN: true }),
+        (megohm, temperature_c) => {
+          const { judged_megohm } = answer({}, { megohm, temperature_c }).tests[0]!;
+          expect(judged_megohm).toBeLessThanOrEqual(megohm * (1 + 1e-12));
+        },
+      ),
+    );
+  });
+});

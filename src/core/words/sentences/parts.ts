@@ -1,0 +1,65 @@
+import type { Facts } from '../../rulebook/finding';
+import { day, figure, limits, mm, ohm, plusMinus } from '../format';
+
+export type Sentence = (facts: Facts) => string;
+
+export const n = (facts: Facts, name: string): number => Number(facts[name]);
+export const s = (facts: Facts, name: string): string => String(facts[name] ?? '');
+
+export const range = (f: Facts) => limits(n(f, 'lowMm'), n(f, 'highMm'));
+export const seen = (f: Facts) => plusMinus(n(f, 'meanMm'), n(f, 'uncertaintyMm'));
+export const takes = (f: Facts) => `${s(f, 'part')} takes ${range(f)}`;
+export const near = (f: Facts) => `${lower(s(f, 'by'))} ${s(f, 'gland')}, ${s(f, 'into')} ${s(f, 'hole')}`;
+export const bond = (f: Facts) => `Bond ${ohm(n(f, 'ohm'))} ± ${ohm(n(f, 'uncertaintyOhm'))}`;
+export const degrees = (value: number) => `${value < 0 ? '−' : ''}${Math.round(Math.abs(value) * 10) / 10}`;
+export const signed = (value: number) => `${value < 0 ? '−' : '+'}${mm(Math.abs(value))}`;
+export const FROM: Record<string, string> = {
+  measured: 'measured at full load and carried to the highest ambient',
+  marked: 'marked on the enclosure',
+  unmarked: 'assumed, nothing is marked',
+};
+export const from = (f: Facts) => FROM[s(f, 'from')] ?? '';
+export const expired = (f: Facts) =>
+  `${s(f, 'instrument')} was past its calibration date ${day(s(f, 'until'))} when read; the reading is kept and cannot count`;
+export const outside = (f: Facts) => `a reading lies outside the span of ${s(f, 'instrument')}`;
+
+export const SEAL_WORDS: Record<string, string> = {
+  'every-termination': 'at every termination',
+  explosionproof: 'the enclosure has to be explosionproof',
+};
+export const GAP_WORDS: Record<string, string> = {
+  demands: 'whether the enclosure’s certificate asks for a barrier',
+  indirect: 'whether the entry is indirect',
+  cable: 'the cable',
+  filling: 'whether the cable is effectively filled',
+  ignition: 'whether parts inside spark or run hot',
+  group: 'the area’s group',
+};
+export const gaps = (f: Facts) =>
+  s(f, 'missing')
+    .split(', ')
+    .map((word) => GAP_WORDS[word] ?? word)
+    .join(', ');
+export const DECIMALS: Record<string, number> = { mm: 2, turns: 2, 'N·m': 1 };
+export const amount = (value: number, unit: string) => `${figure(value, DECIMALS[unit] ?? 2)} ${unit}`;
+export const read = (f: Facts) =>
+  `${figure(n(f, 'value'), DECIMALS[s(f, 'unit')])} ± ${amount(n(f, 'uncertainty'), s(f, 'unit'))}`;
+export function allowed(f: Facts): string {
+  const unit = s(f, 'unit');
+  if (f.low === null) return `at most ${amount(n(f, 'high'), unit)} is asked for`;
+  if (f.high === null) return `at least ${amount(n(f, 'low'), unit)} is asked for`;
+  return `${figure(n(f, 'low'), DECIMALS[unit])} to ${amount(n(f, 'high'), unit)} is asked for`;
+}
+export const gap = (f: Facts) => `${mm(n(f, 'gapMm'))} ± ${mm(n(f, 'bandMm'))}`;
+export const found = (f: Facts) => plusMinus(n(f, 'foundMm'), n(f, 'uncertaintyMm'));
+export const moment = (iso: string) => (iso ? `${day(iso)} ${iso.slice(11, 16)} UTC` : 'an unknown time');
+
+/** What the ring face that is in use would hold. */
+export const held = (f: Facts) =>
+  f.holds === null ? 'nothing that the sheet lists' : `${s(f, 'holds')} of ${range(f)}`;
+export const armourOf = (f: Facts) => `${s(f, 'armour')} armour of ${mm(n(f, 'armourMm'))}`;
+
+export const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+/** A text of the record as the end of a sentence. */
+export const stop = (text: string) => `${text.replace(/\.+$/, '')}.`;
+export const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
