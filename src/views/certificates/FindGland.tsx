@@ -202,13 +202,7 @@ function CandidateRow({
           <CandidateStrip key={dimension.place} dimension={dimension} />
         ))}
       </div>
-      {chart !== null && chart !== size.size && verdict !== 'no' && (
-        <p>
-          The sheet’s chart proposes {chart} by cores and conductor area; the measurement says {size.size}.
-          The measurement decides.
-        </p>
-      )}
-      {chart === size.size && <p className="quiet">The sheet’s chart proposes this size too.</p>}
+      <ChartWords chart={chart} size={size.size} verdict={verdict} />
       {certificate.state !== 'valid' && (
         <p className="tone-failed">The certificate is {certificate.state}.</p>
       )}
@@ -253,5 +247,32 @@ function CandidateRow({
         </footer>
       )}
     </li>
+  );
+}
+
+/** What the sheet's chart proposes by cores and conductor area, beside what the measurement says. */
+function ChartWords({
+  chart,
+  size,
+  verdict,
+}: {
+  chart: string | null;
+  size: string;
+  verdict: Candidate['verdict'];
+}) {
+  if (chart === null) return null;
+  const proposes = `The sheet’s chart proposes ${chart} by cores and conductor area`;
+  if (chart === size) {
+    return verdict === 'no' ? (
+      <p className="tone-close">{proposes}; it does not fit. The measurement decides.</p>
+    ) : (
+      <p className="quiet">{proposes} too.</p>
+    );
+  }
+  if (verdict === 'no') return null;
+  return (
+    <p className="tone-close">
+      {proposes}; the measurement says {size}. The measurement decides.
+    </p>
   );
 }
