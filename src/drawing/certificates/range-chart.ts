@@ -1,5 +1,5 @@
 import type { SeriesPart } from '../../core/finder/series';
-import { figure, limits } from '../../core/words/format';
+import { count, figure, limits } from '../../core/words/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
 
@@ -60,7 +60,7 @@ function describe(
 ): string {
   const sizes = ranges.map(({ size, rangeMm }) => `${size} ${limits(...rangeMm)}`).join(', ');
   const gaps = holes.length === 0 ? 'no holes' : `holes ${holes.map((h) => limits(...h)).join(', ')}`;
-  const both = overlaps.length === 0 ? 'no overlaps' : `${overlaps.length} overlaps`;
+  const both = overlaps.length === 0 ? 'no overlaps' : count(overlaps.length, 'overlap');
   const cable = drop ? `; the cable at ${limits(drop.lowMm, drop.highMm)}` : '';
   return `${title}: ${sizes}; ${both}, ${gaps}${cable}.`;
 }
