@@ -64,7 +64,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       tag: 'Rule 05',
       kind: 'rule',
       unit: 'mm',
-      span: [0, 1000],
+      span: [0, 30000],
       resolution: 1,
       expandedUncertainty: 0.5,
       coverageFactor: 2,

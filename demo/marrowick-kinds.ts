@@ -48,6 +48,11 @@ const entry = (enclosure: string, label: string, kind: KindId, size: string, res
 /** A fault: what is planted, and the twist that makes it. */
 const fault = (planted: string, twist: EntrySpec['twist']): Rest => ({ planted: planted.split(' '), twist });
 
+const pot = (enclosure: string, label: string, mineral: string, size: string, rest: Rest = {}): EntrySpec =>
+  entry(enclosure, label, 'mi-pot', size, { mineral, ...rest });
+const link = (enclosure: string, label: string, mineral: string, size: string, rest: Rest = {}): EntrySpec =>
+  entry(enclosure, label, 'mi-link', size, { mineral, ...rest });
+
 const ONE_CORE = [{ count: 1, areaMm2: 95, diameterMm: 14.5 }];
 const WIRE = { type: 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null } as const;
 const adaptor = (male: string, female: string) => ({
@@ -126,6 +131,29 @@ export const MORE_ENTRIES: EntrySpec[] = [
   entry('TY-1', 'C', DS, 'S3', fault('E-18a', { truth: { 'torque-entry': 52 } })),
   entry('TY-1', 'D', RR, 'S3', fault('E-19', { gapOffMm: -1.4 })),
   entry('MT-12', 'D', DS, 'S4', fault('E-31', { cable: { cores: ONE_CORE } })),
+  // Mineral-insulated cables: pots, and two links that were cut to fit.
+  pot('AX-31', 'M', 'MI-01', 'Q1'),
+  pot('AX-33', 'M', 'MI-02', 'Q2', { planted: ['M-05'], sealed: { sealedAfterMin: 34 } }),
+  pot('HC-1', 'M', 'MI-03', 'Q1'),
+  pot('DL-3', 'M', 'MI-03', 'Q1', { planted: ['M-05'], sealed: { sealedAfterMin: 22 } }),
+  pot('DL-3', 'N', 'MI-04', 'Q1', { planted: ['M-06'] }),
+  pot('HC-2', 'M', 'MI-04', 'Q1', { planted: ['M-06'] }),
+  pot('PM-2', 'M', 'MI-05', 'Q2', { planted: ['M-03'] }),
+  pot('WS-62', 'M', 'MI-05', 'Q2', { planted: ['M-03'] }),
+  pot('PM-1', 'M', 'MI-06', 'Q2', fault('M-07', { truth: { 'sheath-earth': 0.61 } })),
+  pot('WS-62', 'N', 'MI-06', 'Q2', fault('M-07', { truth: { 'sheath-earth': 0.58 } })),
+  pot('TY-5', 'M', 'MI-07', 'Q1'),
+  pot('TY-6', 'M', 'MI-08', 'Q1', { planted: ['M-08'] }),
+  pot('TY-1', 'M', 'MI-08', 'Q1', { planted: ['M-02', 'M-08'], sealed: { beforeMegohm: 0.4 } }),
+  pot('TY-4', 'M', 'MI-09', 'Q3', { planted: ['M-02'], sealed: { beforeMegohm: 38 } }),
+  pot('TY-3', 'M', 'MI-09', 'Q3', fault('M-01', { looks: { 'pot-filled': 'crimp' } })),
+  pot('MT-12', 'M', 'MI-10', 'Q2', { planted: ['M-04'] }),
+  pot('AX-32', 'N', 'MI-10', 'Q2', { planted: ['M-04'] }),
+  link('AX-32', 'M', 'MI-11', 'Q1', fault('M-01', { truth: { 'pot-projection': 0.3 } })),
+  link('LS-11', 'M', 'MI-11', 'Q1', fault('E-24', { looks: { 'shrouds-facing': 'turned' } })),
+  link('DL-4', 'M', 'MI-12', 'Q1'),
+  // Cut 12 mm too short for its path.
+  link('DL-1', 'M', 'MI-12', 'Q1', fault('M-01', { truth: { 'sheath-length': 11753 } })),
   // Work of today, which nobody has inspected yet.
   entry('AX-34', 'A', BA, 'S3', { read: 'none', work: 'curing' }),
   entry('AX-34', 'B', BP, 'S3', { read: 'none', work: 'mixed' }),

@@ -5,6 +5,8 @@ import { KINDS, looksOf, type Kind } from '../src/core/record/kinds';
 import type { KindId } from '../src/core/record/kind-ids';
 import type { GlandSize, Id } from '../src/core/record/types';
 import { gapFor } from '../src/core/rulebook/gap-scale';
+import type { SealedEnd } from './mineral';
+import { MINERAL_CABLES, mineralCableOf, mineralTruth } from './mineral-cables';
 import { CABLE_FOR } from './series';
 
 /** An area of the invented plant, as the scenario writes it. */
@@ -39,6 +41,10 @@ export interface EntrySpec {
   certificate?: string;
   /** Made off in a round of its own, with a sealed as-left record. */
   madeOff?: boolean;
+  /** Tag of the mineral-insulated cable in it, instead of one of its own. */
+  mineral?: string;
+  /** How its end was sealed, where that was not as it should be. */
+  sealed?: SealedEnd;
   /** Being made off today: its compound curing, just mixed, or half of its steps done. */
   work?: 'curing' | 'mixed' | 'halfway';
   /** How far this round has got. */
@@ -130,6 +136,11 @@ function armourFor({ armour }: Kind, entry: EntrySpec): DossierFields['cable']['
 
 /** Sound cable for an entry's size and kind, twisted as the entry says. */
 export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'] {
+  if (entry.mineral)
+    return mineralCableOf(
+      spec,
+      MINERAL_CABLES.find(({ tag }) => tag === entry.mineral)!,
+    );
   const { inner, sheath, cores } = CABLE_FOR[entry.size]!;
   const kind = KINDS[entry.kind];
   const tag = `P-${cableNumber(spec, entry)}`;
@@ -140,7 +151,7 @@ export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'
   const armourMm = armour?.sizeMm ?? 0;
   const [count, areaMm2, diameterMm] = cores;
   return {
-    id: `${spec.prefix}-cable-${entry.enclosure}-${entry.label}`.toLowerCase(),
+    id: cableId(spec, entry),
     tag,
     from: `${entry.enclosure}, entry ${entry.label}`,
     to: 'Panel MCC-1',
@@ -162,6 +173,10 @@ export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'
   };
 }
 
+/** Id of the cable in an entry. */
+const cableId = (spec: SiteSpec, entry: EntrySpec): Id =>
+  `${spec.prefix}-cable-${entry.mineral ?? `${entry.enclosure}-${entry.label}`}`.toLowerCase();
+
 const cableNumber = (spec: SiteSpec, entry: EntrySpec): number => 2000 + 7 * spec.entries.indexOf(entry);
 
 /** Id of an entry. */
@@ -179,6 +194,8 @@ const USUAL: Record<KindId, string> = {
   'gland-plain': 'plain',
   'gland-industrial': 'industrial',
   'connector-resin': 'resin',
+  'mi-pot': 'mi-pot',
+  'mi-link': 'mi-link',
 };
 
 /** The entry's record, twisted as it says. */
@@ -194,10 +211,10 @@ export function entryOf(spec: SiteSpec, entry: EntrySpec, thread: string): Dossi
     certificate: `${spec.prefix}-cert-${entry.certificate ?? USUAL[entry.kind]}`,
     size: entry.size,
     ringFace: turned ? (entry.twist?.cable?.armour?.type === 'braid' ? 'X' : 'W') : null,
-    cable: `${spec.prefix}-cable-${entry.enclosure}-${entry.label}`.toLowerCase(),
+    cable: cableId(spec, entry),
     washerMm: 2,
     adaptors: [],
-    tailMm: 180,
+    tailMm: entry.mineral ? 120 : 180,
     ...entry.twist?.entry,
   };
 }
@@ -229,6 +246,8 @@ export function truthOf(
     'turns-inner-seal': 1.12,
     'turns-outer-seal': 0.88,
     'turns-pot': 0.88,
+    'pot-projection': 2,
+    ...mineralTruth(cable),
     ...entry.twist?.truth,
   } as Record<string, number>;
   if (size.backNut) {
@@ -244,7 +263,7 @@ const THRICE = new Set(['outer-sheath', 'inner-sheath', 'over-cores', 'armour'])
 
 /** Readings of one place: scatter of the instrument, and the ovality of a sheath. */
 export function readingsAt(entry: EntrySpec, place: string, truth: number, seed: number): number[] {
-  if (place === 'bond') return [round4(truth + 0.0004 * normalAt(seed, 0))];
+  if (place === 'bond' || place === 'sheath-earth') return [round4(truth + 0.0004 * normalAt(seed, 0))];
   if (!THRICE.has(place)) return [round2(truth)];
   const wanted = entry.twist?.count?.[place] ?? 3 + (seed % 2);
   const oval = place.endsWith('sheath') ? (entry.twist?.oval ?? 0.08) : 0;
@@ -259,7 +278,13 @@ export function readingsAt(entry: EntrySpec, place: string, truth: number, seed:
 export function answersOf(
   entry: EntrySpec,
   certificate: DossierFields['certificate'],
-  place: { weather: string | null; sealedBefore: boolean; unused: boolean; singleCore: boolean },
+  place: {
+    weather: string | null;
+    sealedBefore: boolean;
+    unused: boolean;
+    singleCore: boolean;
+    screened: boolean;
+  },
 ): [look: string, answer: string][] {
   const usual: Record<string, string> = {
     'unused-entries': place.unused ? 'yes' : 'none',
@@ -267,7 +292,7 @@ export function answersOf(
     shroud: place.weather === 'indoors' && certificate.sheet.shroud === 'none' ? 'none' : 'fitted',
   };
   return looksOf(entry.kind, certificate)
-    .filter(({ id }) => id !== 'single-core' || place.singleCore)
+    .filter(({ id }) => (id !== 'single-core' || place.singleCore) && (id !== 'drain-wire' || place.screened))
     .map(({ id, answers }) => [
       id,
       entry.twist?.looks?.[id] ?? usual[id] ?? answers.find(({ good }) => good)!.id,

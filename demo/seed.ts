@@ -18,7 +18,8 @@ import {
   type SiteSpec,
 } from './scenario';
 import { instruments } from './instruments';
-import { addMineral } from './mineral';
+import { addMineral, sealEnd } from './mineral';
+import { MINERAL_CABLES, mineralCableOf } from './mineral-cables';
 import { addWork } from './work';
 import { certificates } from './series';
 
@@ -48,9 +49,10 @@ export function scriptOf(spec: SiteSpec, today: Date): Script {
   const script = new Script(spec.site.id, today);
   addDossier(script, spec, today);
   addMakeOffs(script, spec);
+  addMineralEnds(script, spec);
   addEarlierRound(script, spec);
-  addRound(script, spec);
   addMineral(script, spec);
+  addRound(script, spec);
   addWork(script, spec);
   return script;
 }
@@ -90,8 +92,10 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
     };
     script.add('enclosure.add', enclosure, at(), by);
   }
+  if (prefix === 'mb')
+    for (const one of MINERAL_CABLES) script.add('cable.add', mineralCableOf(spec, one), at(), by);
   for (const entry of spec.entries) {
-    script.add('cable.add', cableOf(spec, entry), at(), by);
+    if (!entry.mineral) script.add('cable.add', cableOf(spec, entry), at(), by);
     const sizes = certs.find(({ id }) => id === entryOf(spec, entry, '').certificate)!.sheet.sizes;
     const { thread } = sizes.find(({ size }) => size === entry.size)!;
     script.add('entry.add', entryOf(spec, entry, thread), at(), by);
@@ -100,7 +104,9 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
 
 /** Entries of the close round a year ago. */
 const earlierOf = (spec: SiteSpec): EntrySpec[] =>
-  spec.entries.filter(({ planted, read, madeOff }) => !planted && !madeOff && read === 'all').slice(0, 4);
+  spec.entries
+    .filter(({ planted, read, madeOff, mineral }) => !planted && !madeOff && !mineral && read === 'all')
+    .slice(0, 4);
 
 /** Entries made off in a round of their own, each left with a sealed record of what it hides now. */
 function addMakeOffs(script: Script, spec: SiteSpec): void {
@@ -126,6 +132,37 @@ function addMakeOffs(script: Script, spec: SiteSpec): void {
     script.add('asleft.seal', payload, at, by);
   }
   script.add('round.edit', { id: round, set: { closed: script.at(-377) } }, script.at(-377), by);
+}
+
+/** Ends of mineral-insulated cables, sealed when they were laid; each with a record of what it hides. */
+function addMineralEnds(script: Script, spec: SiteSpec): void {
+  const chosen = spec.entries.filter(({ mineral, work }) => mineral && !work);
+  if (chosen.length === 0) return;
+  const by = 'A. Vell';
+  const round = `${spec.prefix}-round-11`;
+  const started = script.at(-1095);
+  const entries = chosen.map((entry) => entryId(spec, entry));
+  script.add('round.add', { id: round, name: 'Make-off, mineral cables', grade: 'detailed', entries, started, closed: null }, started, by); // prettier-ignore
+  for (const entry of chosen) {
+    const of = entryId(spec, entry);
+    const start = script.at(-1094);
+    const work = `${of}-sealing`;
+    script.add(
+      'makeoff.start',
+      { id: work, entry: of, round, why: 'make-off', habit: 'body-first' },
+      start,
+      by,
+    );
+    sealEnd(script, spec, entry, work, start);
+    inspect(script, spec, entry, { round, days: -1093, by, reach: 'all', sealedBefore: false });
+    const at = script.at(-1092);
+    const payload = {
+      id: script.id(at), entry: of, round, why: 'make-off' as const, outerSeal: 'none' as const,
+      innerSeal: 'none' as const, note: '',
+    }; // prettier-ignore
+    script.add('asleft.seal', payload, at, by);
+  }
+  script.add('round.edit', { id: round, set: { closed: script.at(-1091) } }, script.at(-1091), by);
 }
 
 /** A close round a year ago: a few entries sealed, with defects that went different ways since. */
@@ -207,7 +244,7 @@ function addRound(script: Script, spec: SiteSpec): void {
   const before = new Set(earlierOf(spec));
   spec.entries.forEach((entry, i) => {
     if (entry.read === 'none') return;
-    const sealedBefore = before.has(entry) || Boolean(entry.madeOff);
+    const sealedBefore = before.has(entry) || Boolean(entry.madeOff ?? entry.mineral);
     inspect(script, spec, entry, { round, days: i % 2 ? -1 : -2, by, reach: entry.read, sealedBefore });
     // Every second planted fault is logged already; the others wait for somebody to raise them.
     if (i % 2 && entry.planted && entry.read === 'all') found.push([entry, entry.planted[0]!]);
@@ -234,7 +271,7 @@ function instrumentAt(place: string, unit: string): string {
   if (unit === 'ohm') return 'ohm-02';
   if (unit === 'turns') return 'mark-01';
   if (unit === 'Nm') return 'driver-04';
-  return place === 'support-distance' ? 'rule-05' : 'caliper-07';
+  return place === 'support-distance' || place === 'sheath-length' ? 'rule-05' : 'caliper-07';
 }
 
 interface Visit {
@@ -289,6 +326,7 @@ function inspect(script: Script, spec: SiteSpec, entry: EntrySpec, visit: Visit)
     sealedBefore,
     unused: (enclosure.unused ?? []).length > 0,
     singleCore: cable.cores.reduce((sum, { count }) => sum + count, 0) === 1,
+    screened: cable.mineral?.screened ?? true,
   };
   const looks = looksOf(entry.kind, certificate);
   for (const [look, answer] of answersOf(entry, certificate, place)) {

@@ -7,6 +7,7 @@ import type {
   ClampFace,
   CompoundData,
   GlandSize,
+  MineralPot,
   Pot,
   Range,
   Seal,
@@ -34,6 +35,21 @@ const POTS: Record<string, Pot> = {
   S5: { boreMm: 31, depthMm: 30, mostCores: 24, overCoresMm: [14, 27] },
   S6: { boreMm: 40, depthMm: 34, mostCores: 30, overCoresMm: [20, 35] },
 };
+
+/** Invented pots for mineral-insulated cables: sheath range, threads and lengths (mm), heat (°C). */
+const MINERAL_SIZES: Record<string, [thread: string, sheath: Range, pot: MineralPot]> = {
+  Q1: ['M20x1.5', [6.8, 8.6], { threadLengthMm: 10, projectionMm: [1, 3], gripMm: 18, toolStopOffsetMm: 31, screenStubMm: 8, maxC: 105 }],
+  Q2: ['M20x1.5', [8.4, 10.4], { threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: 10, maxC: 105 }],
+  Q3: ['M25x1.5', [10.2, 13.2], { threadLengthMm: 14, projectionMm: [1.5, 3.5], gripMm: 24, toolStopOffsetMm: 36, screenStubMm: 12, maxC: 105 }],
+}; // prettier-ignore
+
+const mineralSizes = (): GlandSize[] =>
+  Object.entries(MINERAL_SIZES).map(([size, [thread, rangeMm, pot]]) => ({
+    size, thread, maleLengthMm: 15, runoutMm: 1.5, washerMm: 0, acrossMm: size === 'Q3' ? 32 : 26, bodyLengthMm: 38,
+    outer: { rangeMm, ovalityPct: 3, maxC: 250, coldFlow: false, shapes: ['round'] },
+    inner: null, clamp: [], backNut: null, armourLengthMm: null, innerProudMm: null, pot: null, sealDepthMm: null,
+    mineral: pot,
+  })); // prettier-ignore
 
 /** Least and greatest armour that is left for the clamp, mm. */
 const ARMOUR_LENGTH: Record<string, Range> = {
@@ -108,6 +124,7 @@ function sizesOf(kind: Kind, sealC: number): GlandSize[] {
     innerProudMm: kind.inner === 'none' ? null : 5,
     pot: kind.pot === 'none' ? null : POTS[size]!,
     sealDepthMm: Math.round(bodyLengthMm * (kind.pot === 'none' ? 0.3 : 0.12)),
+    mineral: null,
   }));
 }
 
@@ -127,10 +144,12 @@ function jointsOf(kind: Kind): AssemblySheet['joints'] {
     'outer-seal':
       kind.pot === 'compound'
         ? { joint: 'outer-seal', school: 'gap', range: null }
-        : kind.certified && kind.pot === 'none'
+        : kind.certified && kind.pot === 'none' && !kind.mineral
           ? { joint: 'outer-seal', school: 'turns', range: [0.75, 1] }
           : { joint: 'outer-seal', school: 'grip', range: null },
-    pot: { joint: 'pot', school: 'turns', range: [0.75, 1] },
+    pot: kind.mineral
+      ? { joint: 'pot', school: 'grip', range: null }
+      : { joint: 'pot', school: 'turns', range: [0.75, 1] },
     'resin-port': { joint: 'resin-port', school: 'grip', range: null },
   };
   return kind.joints.map((joint) => school[joint]!);
@@ -165,7 +184,7 @@ function certificate(
     reducedRetention: false,
     sheet: {
       number: `FS ${number.slice(4, 11)}`,
-      sizes: sizesOf(kind, sealC),
+      sizes: kind.mineral ? mineralSizes() : sizesOf(kind, sealC),
       joints: jointsOf(kind),
       expectedBondOhm: 0.012,
       compound: kind.pot === 'compound' ? POT_COMPOUND : kind.pot === 'resin' ? RESIN : null,
@@ -179,6 +198,7 @@ function certificate(
 const SPECIAL = [
   'The clamp is tightened to face-to-face contact and opened once for a look before it is closed.',
 ];
+const QUILLION = { maker: 'Quillion', serviceC: [-60, 250] as Range };
 const HELD = ['The cable is clamped within 300 mm of the gland.'];
 
 /** The invented certificates of a site, under ids that begin with its prefix. */
@@ -189,7 +209,14 @@ export function certificates(prefix: string): Certificate[] {
     title: string,
     kind: KindId,
     differing: Parameters<typeof certificate>[4] = {},
-  ) => certificate(`${prefix}-cert-${name}`, number, `Fernholt ${title}`, kind, differing);
+  ) =>
+    certificate(
+      `${prefix}-cert-${name}`,
+      number,
+      `${differing.maker ?? 'Fernholt'} ${title}`,
+      kind,
+      differing,
+    );
   return [
     make('double', 'FRN 24.0117X', 'double-seal gland, sizes S2 to S6', 'gland-double-seal', {
       specialConditions: SPECIAL,
@@ -208,6 +235,8 @@ export function certificates(prefix: string): Certificate[] {
     }),
     make('industrial-outdoor', 'FRN sheet 62', 'industrial gland, outdoor pattern', 'gland-industrial'),
     make('resin', 'FRN 21.0808', 'resin connector for corrugated armour', 'connector-resin'),
+    make('mi-pot', 'QLN 22.0316', 'pots and glands for mineral-insulated cables', 'mi-pot', QUILLION),
+    make('mi-link', 'QLN 22.0317', 'pots and glands for mineral-insulated links', 'mi-link', QUILLION),
     make('withdrawn', 'FRN 19.0031', 'double-seal gland, first pattern', 'gland-double-seal', {
       state: 'withdrawn',
       issued: '2019-05-20',

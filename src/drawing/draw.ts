@@ -1,6 +1,7 @@
 import type { Stage } from '../core/makeoff/stage';
 import { kindOf, type Dossier } from '../core/rulebook/dossier';
 import type { Kind } from '../core/record/kinds';
+import { drawMineral } from './section/mineral';
 import { drawSection } from './section/section';
 import type { Drawing } from './shapes';
 
@@ -9,6 +10,7 @@ const DRAWINGS: Record<Kind['drawing'], (dossier: Dossier, stage?: Stage) => Dra
   gland: drawSection,
   industrial: drawSection,
   resin: drawSection,
+  mineral: drawMineral,
 };
 
 /**

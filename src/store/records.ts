@@ -6,7 +6,7 @@ import type { Db } from './open';
 /** Every table of records, in the order in which they refer to each other. */
 export const TABLES = [
   'site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round',
-  'reference', 'reading', 'look', 'pour', 'makeoff', 'insulation', 'asleft', 'inspection', 'defect', 'change',
+  'reference', 'reading', 'look', 'pour', 'makeoff', 'insulation', 'continuity', 'asleft', 'inspection', 'defect', 'change',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** Columns that records can be looked up by. */
@@ -23,7 +23,8 @@ const LOOKUPS: Record<TableName, readonly string[]> = {
   look: ['site', 'entry', 'round'],
   pour: ['site', 'entry', 'round'],
   makeoff: ['site', 'entry', 'round'],
-  insulation: ['site', 'cable', 'instrument'],
+  insulation: ['site', 'cable', 'instrument', 'entry'],
+  continuity: ['site', 'cable'],
   asleft: ['site', 'entry', 'round'],
   reference: ['site'],
   inspection: ['site', 'entry', 'round'],

@@ -1,3 +1,4 @@
+import { metalSheathMm } from '../mineral/sheath';
 import type { Cable, Id, Instrument, Reading } from '../record/types';
 import type { Dossier, ReadingGroup } from '../rulebook/dossier';
 
@@ -85,7 +86,7 @@ export function needOf(dossier: Dossier, cable: Cable, measured: boolean, placed
   const sources: Record<string, Source> = {};
   const armourMm = cable.armour?.sizeMm ?? 0;
   const fromRecord: [place: string, mm: number, toleranceMm: number][] = [
-    ['outer-sheath', cable.outerMm, cable.toleranceMm],
+    ['outer-sheath', metalSheathMm(cable), cable.toleranceMm],
     ['inner-sheath', cable.innerMm, cable.toleranceMm],
     ['over-cores', bundleMm(cable.cores), 0],
     ['armour', armourOver(cable, armourMm), 0],

@@ -39,6 +39,9 @@ describe('a proposal between threads', () => {
       serviceMegohm: 20,
       windowMin: 15,
       fallFactor: 2,
+      sheathMm2: null,
+      sheathC: null,
+      link: null,
     };
     expect(needsOf(recordsWith({ cable: { mineral } }), 's')).toEqual([]);
   });

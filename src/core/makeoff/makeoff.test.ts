@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { apply } from '../record/apply';
 import type { AnyCommand } from '../record/commands';
 import { KIND_IDS } from '../record/kind-ids';
+import { KINDS } from '../record/kinds';
 import type { MemorySlice } from '../record/slice';
 import { currentRound, dossierOf } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
@@ -53,6 +54,9 @@ describe('the plan', () => {
     const second = steps({ kind }, 'cable-first').steps.map(({ id }) => id);
     expect([...second].sort()).toEqual([...first].sort());
     expect(new Set(first).size).toBe(first.length);
+    // A mineral-insulated end goes into the box last, whatever the habit.
+    if (KINDS[kind].mineral)
+      return expect(first.indexOf('gland-in')).toBeGreaterThan(first.indexOf('test-after'));
     expect(first.indexOf('body')).toBeLessThan(2);
     const at = second.indexOf('outer-seal');
     expect(second.indexOf('body')).toBe(at - 1);
@@ -186,13 +190,16 @@ describe('the clocks of a site', () => {
       serviceMegohm: 20,
       windowMin: 15,
       fallFactor: 2,
+      sheathMm2: null,
+      sheathC: null,
+      link: null,
     };
     const slice = recordsWith({ cable: { mineral: limits } });
     const readings = (megohm: number) => [
       { pair: 'L-sheath', megohm, saturated: false, by: '', at: at('09:05') },
     ];
     const test = (id: string, change: object) => ({
-      id, site: 's', cable: 'k', stage: 'before-seal', drying: false, instrument: 'c', temperatureC: 20, farEndSealed: true,
+      id, site: 's', cable: 'k', entry: null, stage: 'before-seal', drying: false, instrument: 'c', temperatureC: 20, farEndSealed: true,
       readings: readings(500), by: '', at: at('09:00'), ...change,
     }); // prettier-ignore
     const due = (change: object, nowMs?: number) => {

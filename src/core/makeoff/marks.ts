@@ -1,9 +1,10 @@
+import { endMarks } from '../mineral/marks';
 import type { Dossier } from '../rulebook/dossier';
 import { kindOf } from '../rulebook/dossier';
 
 /** A cut on the cable. */
 export interface Mark {
-  id: 'inner-sheath' | 'armour' | 'outer-sheath';
+  id: 'inner-sheath' | 'armour' | 'outer-sheath' | 'screen' | 'strip' | 'pot' | 'stop' | 'jacket';
   title: string;
   /** From the conductors' ends, mm; from the inner sheath's cut where the tail is not recorded. */
   atMm: number;
@@ -14,12 +15,12 @@ export interface Mark {
 
 export interface CutMarks {
   /** What the marks are measured from. */
-  from: 'conductor-ends' | 'inner-cut';
+  from: 'conductor-ends' | 'inner-cut' | 'square-cut';
   marks: Mark[];
   /** Where the cable ends, mm: the conductors' ends lie at 0, or before the inner cut by an unknown tail. */
   tailMm: number | null;
   /** What record or sheet do not say, so that marks are missing. */
-  missing: ('tail' | 'seal-depth' | 'armour-length' | 'size')[];
+  missing: ('tail' | 'seal-depth' | 'armour-length' | 'size' | 'pot')[];
 }
 
 /** Length that a cut may lie off where the sheet gives no range, mm. */
@@ -32,6 +33,7 @@ const CUT_TOLERANCE_MM = 1;
 export function cutMarks(dossier: Dossier): CutMarks {
   const { entry, size } = dossier;
   const kind = kindOf(dossier);
+  if (kind.mineral) return mineralMarks(dossier);
   const tailMm = entry.tailMm;
   const from = tailMm === null ? 'inner-cut' : 'conductor-ends';
   const missing: CutMarks['missing'] = tailMm === null ? ['tail'] : [];
@@ -56,6 +58,36 @@ export function cutMarks(dossier: Dossier): CutMarks {
     highMm: next + high,
   });
   return { from, marks, tailMm, missing };
+}
+
+/** Marks of a mineral-insulated end, all from the fresh square cut. */
+function mineralMarks({ entry, size, cable }: Dossier): CutMarks {
+  const { tailMm } = entry;
+  const from = 'square-cut';
+  if (tailMm === null) return { from, marks: [around('strip', 'Strip', 0)], tailMm, missing: ['tail'] };
+  if (!size?.mineral) {
+    const missing: CutMarks['missing'] = [size ? 'pot' : 'size'];
+    return { from, marks: [around('strip', 'Strip', tailMm)], tailMm, missing };
+  }
+  const { threadLengthMm, projectionMm, gripMm, toolStopOffsetMm, screenStubMm } = size.mineral;
+  const [least, most] = projectionMm;
+  const screened = cable?.mineral?.screened === true && screenStubMm !== null && screenStubMm < tailMm;
+  const end = endMarks({
+    tailMm,
+    toolStopOffsetMm,
+    potRearMm: threadLengthMm - (least + most) / 2,
+    screenStubMm: screened ? screenStubMm : null,
+    glandGripMm: gripMm,
+  });
+  const half = (most - least) / 2;
+  const marks: Mark[] = [
+    ...(end.screenMm === null ? [] : [around('screen', 'Cut the screen', end.screenMm)]),
+    around('strip', 'Strip', end.stripMm),
+    { id: 'pot', title: 'Pot’s rear', atMm: end.potMm, lowMm: end.potMm - half, highMm: end.potMm + half },
+    around('stop', 'Tool’s stop', end.stopMm),
+    ...(cable?.mineral?.jacketed ? [around('jacket', 'Jacket back to', end.jacketMm)] : []),
+  ];
+  return { from, marks: marks.sort((a, b) => a.atMm - b.atMm), tailMm, missing: [] };
 }
 
 const around = (id: Mark['id'], title: string, atMm: number): Mark => ({

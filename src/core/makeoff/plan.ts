@@ -3,9 +3,10 @@ import { CandidateJudge } from '../finder/candidate';
 import { needOf } from '../finder/need';
 import { placeOf, partTick, type LookQuestion, type Part, type Place, type Step } from '../record/kinds';
 import { DIAMETERS, jointAnswer } from '../record/kinds/places';
-import { MEASURE } from '../record/kinds/steps';
+import { isTestHold, MEASURE } from '../record/kinds/steps';
 import type { Habit, Joint, MakeOff, Tick } from '../record/types';
 import { askedLooks, askedPlaces, holdsOf, stepsOf } from '../rulebook/asked';
+import { holdIsMet } from '../rulebook/mineral-records';
 import { groupsOf, kindOf, type Dossier } from '../rulebook/dossier';
 import { gapScale, type GapScale } from '../rulebook/gap-scale';
 import { cutMarks, type CutMarks } from './marks';
@@ -13,7 +14,7 @@ import { cutMarks, type CutMarks } from './marks';
 /** A hold point: what has to be answered before the work goes on. */
 export interface Hold {
   id: string;
-  is: 'place' | 'look';
+  is: 'place' | 'look' | 'test';
   /** Answered in this round. */
   answered: boolean;
 }
@@ -67,6 +68,13 @@ const ONLY_NEW: ReadonlySet<string> = new Set([
   'cure',
   'inject',
   'resin-cure',
+  'square-cut',
+  'mark',
+  'length',
+  'strip-sheath',
+  'clean',
+  'pot-on',
+  'gland-in',
 ]);
 
 /**
@@ -74,14 +82,21 @@ const ONLY_NEW: ReadonlySet<string> = new Set([
  * Steps that do not apply are absent.
  *
  * @param work the work that is going on, whose ticks are shown; null before it begins
+ * @param nowMs ms since 1970: a test before sealing grows too old
  */
-export function planOf(dossier: Dossier, habit: Habit, why: MakeOff['why'], work: MakeOff | null): Plan {
+export function planOf(
+  dossier: Dossier,
+  habit: Habit,
+  why: MakeOff['why'],
+  work: MakeOff | null,
+  nowMs = 0,
+): Plan {
   const kind = kindOf(dossier);
   const ticks = new Map((work?.ticks ?? []).map((tick) => [tick.step, tick]));
   const holds = new Set(holdsOf(dossier));
   const steps = ordered(stepsOf(dossier), habit)
     .filter((step) => why === 'make-off' || !ONLY_NEW.has(step.id))
-    .map((step) => planStep(dossier, step, holds, ticks));
+    .map((step) => planStep(dossier, step, holds, ticks, nowMs));
   const slipOn =
     why === 'opening'
       ? []
@@ -125,6 +140,7 @@ function planStep(
   step: Step,
   holds: ReadonlySet<string>,
   ticks: ReadonlyMap<string, Tick>,
+  nowMs: number,
 ): PlanStep {
   const { id, title, caution, tools, hold } = step;
   return {
@@ -132,7 +148,7 @@ function planStep(
     title,
     caution,
     tools,
-    hold: hold !== null && holds.has(hold) ? holdOf(dossier, hold) : null,
+    hold: hold !== null && holds.has(hold) ? holdOf(dossier, hold, nowMs) : null,
     closing: closingOf(dossier, step),
     measures:
       id === MEASURE.id
@@ -143,7 +159,11 @@ function planStep(
   };
 }
 
-function holdOf(dossier: Dossier, id: string): Hold {
+function holdOf(dossier: Dossier, id: string, nowMs: number): Hold {
+  if (isTestHold(id)) {
+    const { mineral, cable, entry } = dossier;
+    return { id, is: 'test', answered: holdIsMet(mineral, cable, entry.id, id, nowMs) };
+  }
   const is = placeOf(dossier.entry.kind, id) ? 'place' : 'look';
   const fresh = !dossier.recorded.has(id);
   const answered = is === 'place' ? groupsOf(dossier, id).length > 0 : dossier.looks.has(id);

@@ -14,6 +14,10 @@ export interface Stage {
   /** Ring and middle nut hold the armour. */
   clamped: boolean;
   innerSeal: boolean;
+  /** Pot on the sheath, drain nut and wire in it, filled and closed; of a mineral-insulated end. */
+  pot: boolean;
+  drain: boolean;
+  filled: boolean;
   /** Back nut and outer seal are home. */
   nut: boolean;
 }
@@ -27,6 +31,9 @@ export const FINISHED: Stage = {
   spread: true,
   clamped: true,
   innerSeal: true,
+  pot: true,
+  drain: true,
+  filled: true,
   nut: true,
 };
 
@@ -37,17 +44,20 @@ export function stageOf({ steps }: Plan): Stage {
       const step = steps.find((one) => one.id === id);
       return !step || step.tick !== null;
     });
-  const inWall = done('body');
+  const inWall = done('body', 'gland-in');
   const spread = done('spread');
   const clamped = done('dry-clamp', 'engage');
   return {
-    outerCut: done('strip-outer'),
+    outerCut: done('strip-outer', 'strip-sheath'),
     innerCut: done('strip-outer', 'strip-inner', 'cores'),
     inWall,
     body: inWall || (steps.some(({ id }) => id === 'spread') && spread) || clamped,
     spread,
     clamped,
     innerSeal: done('inner-seal', 'diaphragm'),
+    pot: done('pot-on'),
+    drain: done('drain'),
+    filled: done('fill', 'crimp'),
     nut: done('outer-seal'),
   };
 }

@@ -71,8 +71,11 @@ export interface Fall {
 export function fallsBetween(cable: Cable, before: InsulationTest, after: InsulationTest): Fall[] {
   const was = stateOfTest(cable, before, 0).judged;
   const is = stateOfTest(cable, after, 0).judged;
+  const newest = newestByPair(after.readings);
   const falls: Fall[] = [];
   for (const [pair, { megohm20 }] of is) {
+    // What the tester could not measure is a lower bound: it shows no fall.
+    if (newest.get(pair)?.saturated) continue;
     const beforeMegohm = was.get(pair)?.megohm20;
     if (beforeMegohm !== undefined && fellTooFar(beforeMegohm, megohm20, cable.mineral!.fallFactor)) {
       falls.push({ pair, beforeMegohm, afterMegohm: megohm20 });

@@ -18,6 +18,9 @@ const LIMITS = {
   serviceMegohm: 20,
   windowMin: 15,
   fallFactor: 2,
+  sheathMm2: null,
+  sheathC: null,
+  link: null,
 };
 const slice = recordsWith({ cable: { mineral: { ...LIMITS, conductors: ['L', 'N'] } } });
 const cable = slice.get('cable', 'k') as Cable;
@@ -25,7 +28,7 @@ const NOW = Date.parse('2026-03-04T10:10:00Z');
 const PAIRS = ['L-N', 'L-sheath', 'N-sheath'];
 
 const test = (megohms: number[], rest: Partial<InsulationTest> = {}): InsulationTest => ({
-  id: 't', site: 's', cable: 'k', stage: 'before-seal', drying: false, instrument: 'c', temperatureC: 20, farEndSealed: true, by: '',
+  id: 't', site: 's', cable: 'k', entry: null, stage: 'before-seal', drying: false, instrument: 'c', temperatureC: 20, farEndSealed: true, by: '',
   at: '2026-03-04T10:00:00Z', ...rest,
   readings: megohms.map((megohm, i) => ({ pair: PAIRS[i]!, megohm, saturated: false, by: '', at: '2026-03-04T10:00:00Z' })),
 }); // prettier-ignore
@@ -195,6 +198,7 @@ describe('the record of a test', () => {
   const start = {
     id: 't',
     cable: 'k',
+    entry: null,
     stage: 'before-seal',
     drying: false,
     instrument: 'm',

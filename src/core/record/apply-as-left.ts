@@ -1,5 +1,7 @@
 import { dossierOf } from '../rulebook/dossier';
 import { holdsOf } from '../rulebook/asked';
+import { holdIsMet } from '../rulebook/mineral-records';
+import { TEST_HOLDS } from './kinds/steps';
 import { needOpen } from './apply-inspection';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
@@ -67,6 +69,9 @@ export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): voi
   const answered = new Set<string>([
     ...dossier.readings.map(({ place }) => place),
     ...looks.map(({ look }) => look),
+    ...TEST_HOLDS.filter((hold) =>
+      holdIsMet(dossier.mineral, dossier.cable, entry.id, hold, Date.parse(draft.command.at)),
+    ),
   ]);
   const skipped = holdsOf(dossier).filter((hold) => !answered.has(hold));
   const sealed = {

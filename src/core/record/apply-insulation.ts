@@ -30,8 +30,38 @@ export function applyInsulationStart(draft: Draft, payload: Payloads['insulation
       `${instrument.tag} is past its calibration date. Choose another tester.`,
     );
   }
+  if (payload.entry !== null && draft.need('entry', payload.entry, 'entry').cable !== cable.id) {
+    throw new Refusal('invalid', 'entry', 'This entry holds another cable. Test the cable that is in it.');
+  }
   const { at, site } = draft.command;
   draft.put('insulation', { ...payload, site, readings: [], by: draft.person, at });
+}
+
+/** Keeps which conductor came through under which sleeve at the far end; each sleeve once at either end. */
+export function applyContinuity(draft: Draft, payload: Payloads['continuity.record']): void {
+  draft.needFree('continuity', payload.id);
+  const { mineral } = draft.need('cable', payload.cable, 'cable');
+  const names = mineral?.conductors ?? [];
+  payload.found.forEach(({ near, far }, i) => {
+    for (const [end, name] of [
+      ['near', near],
+      ['far', far],
+    ] as const) {
+      if (name !== null && !names.includes(name)) {
+        throw new Refusal(
+          'invalid',
+          `found.${i}.${end}`,
+          `This cable has no such sleeve. It has: ${names.join(', ')}.`,
+        );
+      }
+    }
+    const before = payload.found.slice(0, i);
+    if (before.some((one) => one.near === near || (far !== null && one.far === far))) {
+      throw new Refusal('invalid', `found.${i}`, 'A sleeve is named twice. Trace that conductor again.');
+    }
+  });
+  const { at, site } = draft.command;
+  draft.put('continuity', { ...payload, site, by: draft.person, at });
 }
 
 /** Adds the reading of one pair; an earlier one of the same pair stays beside it. */

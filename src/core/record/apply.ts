@@ -2,7 +2,7 @@ import { applyDefectEdit, applyDefectRaise } from './apply-defect';
 import { applyAdd, applyEdit, applyImport, applyRemove, applySiteAdd, applySiteEdit } from './apply-dossier';
 import { applyLook, applySeal, applyStrike, applyTake } from './apply-inspection';
 import { applyAsLeft, applyPour, applyPourEdit } from './apply-as-left';
-import { applyInsulationRead, applyInsulationStart } from './apply-insulation';
+import { applyContinuity, applyInsulationRead, applyInsulationStart } from './apply-insulation';
 import { applyMakeOffStart, applyTick, applyUntick } from './apply-make-off';
 import { applyUndo } from './apply-undo';
 import { Refusal, type AnyCommand, type DossierTable } from './commands';
@@ -53,6 +53,8 @@ function run(draft: Draft, command: AnyCommand): void {
       return applyInsulationStart(draft, command.payload);
     case 'insulation.read':
       return applyInsulationRead(draft, command.payload);
+    case 'continuity.record':
+      return applyContinuity(draft, command.payload);
     case 'asleft.seal':
       return applyAsLeft(draft, command.payload);
     case 'inspection.seal':

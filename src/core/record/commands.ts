@@ -5,6 +5,7 @@ import type {
   Base,
   Cable,
   Certificate,
+  Continuity,
   DefectState,
   Enclosure,
   Entry,
@@ -71,6 +72,7 @@ export type Payloads = {
   'makeoff.untick': { id: Id; step: string };
   'insulation.start': Omit<Fields<InsulationTest>, 'by' | 'at' | 'readings'>;
   'insulation.read': { id: Id } & Pick<PairReading, 'pair' | 'megohm' | 'saturated'>;
+  'continuity.record': Pick<Continuity, 'id' | 'cable' | 'found'>;
   'asleft.seal': Pick<AsLeft, 'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'>;
   'inspection.seal': { id: Id; entry: Id; round: Id };
   'defect.raise': {

@@ -17,6 +17,7 @@ const LATER: Partial<Record<TableName, Defaults>> = {
   certificate: { divisions: [], reducedRetention: false },
   entry: { adaptors: null, tailMm: null },
   look: { note: '' },
+  insulation: { entry: null },
 };
 
 const LATER_OF_SHEET: Defaults = { compound: null, shroud: null, chart: [] };
@@ -26,7 +27,9 @@ const LATER_OF_SIZE: Defaults = {
   innerProudMm: null,
   pot: null,
   sealDepthMm: null,
+  mineral: null,
 };
+const LATER_OF_MINERAL: Defaults = { sheathMm2: null, sheathC: null, link: null };
 
 /**
  * A record with the fields filled in that it was written without: "not recorded", or what everything was
@@ -34,6 +37,7 @@ const LATER_OF_SIZE: Defaults = {
  */
 export function completed<R extends object>(table: TableName, record: R): R {
   const whole = filled(record, LATER[table]);
+  if (table === 'cable') return withMineral(whole);
   if (table !== 'certificate') return whole;
   const certificate = whole as unknown as Tables['certificate'];
   if (!certificate.sheet) return whole;
@@ -41,6 +45,13 @@ export function completed<R extends object>(table: TableName, record: R): R {
   const sizes = sheet.sizes?.map((size) => filled(size, LATER_OF_SIZE));
   const same = sheet === certificate.sheet && sizes?.every((size, i) => size === sheet.sizes[i]);
   return same ? whole : { ...whole, sheet: { ...sheet, sizes } };
+}
+
+function withMineral<R extends object>(cable: R): R {
+  const { mineral } = cable as unknown as Tables['cable'];
+  if (!mineral) return cable;
+  const whole = filled(mineral, LATER_OF_MINERAL);
+  return whole === mineral ? cable : { ...cable, mineral: whole };
 }
 
 function filled<R extends object>(record: R, defaults: Defaults | undefined): R {

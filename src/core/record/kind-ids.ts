@@ -9,5 +9,7 @@ export const KIND_IDS = [
   'gland-plain',
   'gland-industrial',
   'connector-resin',
+  'mi-pot',
+  'mi-link',
 ] as const;
 export type KindId = (typeof KIND_IDS)[number];

@@ -32,10 +32,12 @@ export interface Kind {
   inner: 'seal' | 'diaphragm' | 'none';
   /** What fills the pot. */
   pot: 'compound' | 'resin' | 'none';
+  /** Whether it ends a mineral-insulated cable, and only such a one. */
+  mineral: boolean;
   /** Whether the kind is made with a certificate for explosive atmospheres. */
   certified: boolean;
   /** Body that its section is drawn with. */
-  drawing: 'gland' | 'industrial' | 'resin';
+  drawing: 'gland' | 'industrial' | 'resin' | 'mineral';
 }
 
 const FIRST = ['E-01', 'E-02', 'E-03', 'E-04', 'E-05', 'E-06', 'E-07', 'E-08', 'E-09', 'E-10', 'E-11'];
@@ -75,10 +77,45 @@ const armoured = (rest: Rest): Kind => ({
   armour: 'cone',
   inner: 'seal',
   pot: 'none',
+  mineral: false,
   certified: true,
   drawing: 'gland',
   ...rest,
 });
+
+const MINERAL_PLACES = [
+  places.MI_SHEATH, ...THREAD, places.PROJECTION, places.SHEATH_EARTH, places.BOND,
+]; // prettier-ignore
+const MINERAL_LOOKS = [
+  looks.MARKING, looks.UNUSED, looks.BARE, looks.POT_SQUARE, looks.DRAIN, looks.POT_FILLED, looks.INSIDE, looks.SCORED,
+  looks.WASHER, looks.BOND_LOOK, looks.BOND_PATH, looks.SHROUD, looks.SUPPORTED, looks.CORES, looks.UNALTERED,
+  looks.DAMAGE, looks.SINGLE,
+]; // prettier-ignore
+const OPENED = [steps.SQUARE, steps.MARK, steps.STRIP_SHEATH, steps.CLEAN, steps.MEASURE];
+const SEALED = [
+  steps.POT_ON, steps.PROUD, steps.DRAIN_ON, steps.TRACE, steps.TEST_BEFORE, steps.FILL, steps.CRIMP,
+  steps.TEST_AFTER, steps.GLAND_IN, steps.OUTER_GRIP, steps.TAG_BOND, steps.EARTH_PROVED,
+]; // prettier-ignore
+
+/** A screw-on pot on a mineral-insulated cable, and the gland behind it. */
+const mineral = (rest: Rest): Kind =>
+  armoured({
+    parts: [steps.SHROUD_PART, steps.BACK_NUT_MI, steps.COMPRESSION, steps.GLAND_BODY],
+    places: MINERAL_PLACES,
+    looks: MINERAL_LOOKS,
+    steps: [...OPENED, ...SEALED, steps.COVER],
+    checks: [
+      ...FIRST, ...MIDDLE, 'E-18a', 'E-18b', 'E-20', ...LAST.filter((id) => id !== 'E-30'),
+      'M-01', 'M-02', 'M-03', 'M-04', 'M-05', 'M-06', 'M-07', 'M-08',
+    ], // prettier-ignore
+    joints: ['entry', 'pot', 'outer-seal'],
+    ring: 'none',
+    armour: 'none',
+    inner: 'none',
+    mineral: true,
+    drawing: 'mineral',
+    ...rest,
+  });
 
 /** What a part is ticked off as when it has been slipped on; steps are ticked under their own ids. */
 export const partTick = (part: string): string => `part-${part}`;
@@ -190,6 +227,15 @@ export const KINDS: Record<KindId, Kind> = {
     inner: 'none',
     pot: 'resin',
     drawing: 'resin',
+  }),
+  'mi-pot': mineral({ id: 'mi-pot', title: 'mineral-insulated pot' }),
+  'mi-link': mineral({
+    id: 'mi-link',
+    title: 'mineral-insulated link, cut to fit',
+    parts: [steps.FAR_SHROUD, steps.SHROUD_PART, steps.BACK_NUT_MI, steps.COMPRESSION, steps.GLAND_BODY],
+    places: [...MINERAL_PLACES, places.SHEATH_LENGTH],
+    looks: [...MINERAL_LOOKS, looks.FACING],
+    steps: [...OPENED, steps.CUT_TO_LENGTH, ...SEALED, steps.SHROUDS_ON, steps.COVER],
   }),
 };
 

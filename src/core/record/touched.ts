@@ -27,6 +27,8 @@ export function touchedEntries(
       for (const enclosure of slice.by('enclosure', 'area', id))
         addAll(slice.by('entry', 'enclosure', enclosure.id));
     }
+    if (change.table === 'insulation' || change.table === 'continuity')
+      addAll(slice.by('entry', 'cable', (record as Tables['continuity']).cable));
     if (change.table === 'cable') addAll(slice.by('entry', 'cable', id));
     if (change.table === 'certificate') addAll(slice.by('entry', 'certificate', id));
     if (change.table === 'instrument') {

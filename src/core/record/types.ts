@@ -4,7 +4,7 @@ import type { Certificate } from './types/certificate';
 import type { Defect, Inspection, ReferenceRecord, Round } from './types/inspection';
 import type { Instrument } from './types/instrument';
 import type { Area, Enclosure, Entry, Site } from './types/place';
-import type { AsLeft, InsulationTest, Look, MakeOff, Pour, Reading } from './types/work';
+import type { AsLeft, Continuity, InsulationTest, Look, MakeOff, Pour, Reading } from './types/work';
 
 export * from './types/base';
 export * from './types/place';
@@ -42,6 +42,7 @@ export interface Tables {
   pour: Pour;
   makeoff: MakeOff;
   insulation: InsulationTest;
+  continuity: Continuity;
   asleft: AsLeft;
   reference: ReferenceRecord;
   inspection: Inspection;

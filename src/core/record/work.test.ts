@@ -107,10 +107,14 @@ describe('insulation tests', () => {
     serviceMegohm: 20,
     windowMin: 15,
     fallFactor: 2,
+    sheathMm2: null,
+    sheathC: null,
+    link: null,
   };
   const START_TEST = {
     id: 't',
     cable: 'k',
+    entry: null,
     stage: 'in-service',
     drying: false,
     instrument: 'm',

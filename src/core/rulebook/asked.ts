@@ -1,4 +1,5 @@
 import { looksOf, placesOf, type LookQuestion, type Place, type Step } from '../record/kinds';
+import { TEST_HOLDS } from '../record/kinds/steps';
 import { isFlameproof, kindOf, type Dossier } from './dossier';
 
 /** Number of cores of the cable; null without a record. */
@@ -31,6 +32,7 @@ export function askedLooks(dossier: Dossier): LookQuestion[] {
   return looksOf(dossier.entry.kind, dossier.certificate).filter(({ id }) => {
     if (id === 'unused-entries') return dossier.askedAt === null;
     if (id === 'single-core') return cores === null || cores === 1;
+    if (id === 'drain-wire') return dossier.cable?.mineral?.screened !== false;
     if (id === 'bond-path') return kindOf(dossier).checks.includes('E-23b');
     return true;
   });
@@ -42,6 +44,7 @@ export function stepsOf(dossier: Dossier): Step[] {
   return kindOf(dossier).steps.filter(({ id }) => {
     if (id === 'shroud') return certificate?.sheet.shroud !== 'none';
     if (id === 'inner-seal') return size === null || size.inner !== null;
+    if (id === 'drain') return dossier.cable?.mineral?.screened !== false;
     return true;
   });
 }
@@ -51,6 +54,7 @@ export function holdsOf(dossier: Dossier): string[] {
   const asked = new Set<string>([
     ...askedPlaces(dossier).flatMap(({ id, wanted }) => (wanted > 0 ? id : [])),
     ...askedLooks(dossier).map(({ id }) => id),
+    ...TEST_HOLDS,
   ]);
   const holds = stepsOf(dossier).flatMap(({ hold }) => (hold !== null && asked.has(hold) ? hold : []));
   return [...new Set(holds)];

@@ -20,6 +20,7 @@ import type {
   Round,
   Site,
 } from '../record/types';
+import { mineralRecordsOf, type MineralRecords } from './mineral-records';
 import { resolveReferences, type ReferenceSet } from './references';
 import { skippedHolds, type SkippedHold } from './skipped';
 
@@ -53,6 +54,8 @@ export interface Dossier {
   lastSealed: string | null;
   /** Entry of the round at which questions about the whole enclosure are asked; null when it is this one. */
   askedAt: Entry | null;
+  /** Tests of a mineral-insulated cable; null for another kind of entry. */
+  mineral: MineralRecords | null;
   /** References that findings are printed with. */
   references: ReferenceSet;
 }
@@ -138,6 +141,7 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     ),
     lastSealed: lastSealed(slice, records, entryId, round),
     askedAt: askedAt(slice, entry, round),
+    mineral: mineralRecordsOf(slice, entry, cable),
     references: resolveReferences(site.references, (id) => slice.get('reference', id)),
   };
 }

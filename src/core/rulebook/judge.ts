@@ -55,6 +55,7 @@ export const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
   skipped: d.skipped,
   lastSealed: d.lastSealed,
   askedAt: d.askedAt,
+  mineral: d.mineral,
   references: d.references,
   grade,
   at,

@@ -1,4 +1,5 @@
 import { lookOf, placeOf } from '../record/kinds';
+import { isTestHold, testTitle } from '../record/kinds/steps';
 import { unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from './finding';
@@ -7,6 +8,8 @@ import type { Aspect } from './finding';
 export function passedOver({ skipped, entry }: Context, id: string): Aspect | null {
   const hold = skipped.get(id);
   if (!hold) return null;
-  const title = (placeOf(entry.kind, id) ?? lookOf(entry.kind, id))?.title ?? id;
+  const title = isTestHold(id)
+    ? testTitle(id)
+    : ((placeOf(entry.kind, id) ?? lookOf(entry.kind, id))?.title ?? id);
   return unread('hold.skipped', { title, by: hold.by, reason: hold.reason }, 'settle.open-look');
 }

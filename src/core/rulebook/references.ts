@@ -50,6 +50,14 @@ const IEC_2013: ReferenceSet = {
     'R-01': 'Assembly sheet, dam and fill; IEC 60079-14:2013, 10.6',
     'R-02': 'Assembly sheet, cure of the resin',
     'R-03': 'Assembly sheet, armour and grommet nut',
+    'M-01': 'Assembly sheet, pot and projection',
+    'M-02': 'Assembly sheet, insulation before sealing; IEC 60079-17:2013, Table 1, insulation resistance',
+    'M-03': 'IEC 60079-17:2013, Table 1, insulation resistance; assembly sheet',
+    'M-04': 'Assembly sheet, insulation before and after',
+    'M-05': 'Assembly sheet, time to seal',
+    'M-06': 'IEC 60079-17:2013, Table 1, cables; assembly sheet, sleeves',
+    'M-07': 'IEC 60079-17:2013, Table 1, earthing',
+    'M-08': 'IEC 60079-14:2013, 5.6 and 9.3; assembly sheet, temperature',
   },
 };
 
@@ -77,6 +85,7 @@ export const shippedSet = (id: Id): ReferenceSet | null => SHIPPED.find((set) =>
 const ON_CERTIFICATE: ReadonlySet<string> = new Set([
   'E-01', 'E-02', 'E-03', 'E-04', 'E-05', 'E-06', 'E-07', 'E-11', 'E-12', 'E-13', 'E-17', 'E-18a', 'E-18b',
   'E-19', 'E-20', 'E-21', 'E-25', 'R-01', 'R-02', 'R-03',
+  'M-01', 'M-02', 'M-04', 'M-05', 'M-08',
 ]); // prettier-ignore
 
 /**

@@ -1,6 +1,7 @@
 import type { Adaptor, Entry, UnusedEntry } from '../record/types';
 import type { Outcome } from './finding';
-import { reading, SOUND_GAP_MM, type Change } from './sound-entry.test.data';
+import type { InsulationTest } from '../record/types';
+import { insulationTest, reading, SOUND_GAP_MM, SOUND_MINERAL, type Change } from './sound-entry.test.data';
 
 const hole = (thread: string): Partial<Entry> => ({
   hole: { form: 'threaded', thread, diameterMm: null, chamfersMm: 1 },
@@ -18,6 +19,14 @@ const B: Change = { kind: 'gland-barrier' };
 const P: Change = { kind: 'gland-plain' };
 const I: Change = { kind: 'gland-industrial' };
 const R: Change = { kind: 'connector-resin' };
+const M: Change = { kind: 'mi-pot' };
+const L: Change = { kind: 'mi-link' };
+const BEFORE = '2026-03-03T09:00:00.000Z';
+const before = (megohm: number, change: Partial<InsulationTest> = {}): InsulationTest[] => [
+  insulationTest('t1', 'before-seal', BEFORE, megohm, change),
+];
+const after = (megohm: number): InsulationTest =>
+  insulationTest('t2', 'after-seal', '2026-03-03T09:30:00.000Z', megohm);
 const DIVISIONS: Change = {
   site: { scheme: 'divisions' },
   area: { division: { class: 'I', division: 1, group: 'C' } },
@@ -253,4 +262,50 @@ export const CASES: [check: string, wanted: Outcome, why: string, change: Change
   ['R-02', 'fails', 'resin from an expired batch', { ...R, pour: { expires: '2026-01-31' } }],
   ['R-02', 'unread', 'no record of the resin', { ...R, pour: null }],
   ['R-03', 'fails', 'a body that was turned', { ...R, looks: { 'grommet-nut': 'body' } }],
+  ['M-01', 'fails', 'a sheath that ends inside the thread', { ...M, truth: { 'pot-projection': [0.4] } }],
+  ['M-01', 'fails', 'a pot that was screwed on tilted', { ...M, looks: { 'pot-square': 'tilted' } }],
+  ['M-01', 'fails', 'a pot that is not crimped', { ...M, looks: { 'pot-filled': 'crimp' } }],
+  ['M-01', 'fails', 'a drain wire on a conductor', { ...M, looks: { 'drain-wire': 'touching' } }],
+  ['M-01', 'conforms', 'no drain wire in a cable without a screen', { ...M, mineral: { screened: false }, looks: { 'drain-wire': null } }],
+  ['M-01', 'fails', 'a screened cable in a pot without a place for the screen', { ...M, size: { mineral: { threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: null, maxC: 105 } } }],
+  ['M-01', 'fails', 'a link cut too short', { ...L, truth: { 'sheath-length': [1640] } }],
+  ['M-01', 'fails', 'a link cut too long', { ...L, truth: { 'sheath-length': [1664] } }],
+  ['M-01', 'unread', 'a link whose path nobody measured', { ...L, mineral: { link: null } }],
+  ['M-01', 'unread', 'a projection nobody measured', { ...M, truth: { 'pot-projection': [] } }],
+  ['M-01', 'unread', 'a sheet without a pot', { ...M, size: { mineral: null } }],
+  ['M-02', 'fails', 'an end that was damp when it was sealed', { ...M, tests: before(30) }],
+  ['M-02', 'fails', 'an end that was short when it was sealed', { ...M, tests: before(0.2) }],
+  ['M-02', 'unread', 'no test before sealing', { ...M, tests: [] }],
+  ['M-02', 'unread', 'a far end that was open', { ...M, tests: before(800, { farEndSealed: false }) }],
+  ['M-02', 'unread', 'an end that was frozen', { ...M, tests: before(800, { temperatureC: -3 }) }],
+  ['M-02', 'unread', 'a pair that was left out', { ...M, tests: before(800, { readings: [{ pair: 'L-N', megohm: 800, saturated: false, by: 'A. Vell', at: BEFORE }] }) }],
+  ['M-02', 'unread', 'a cable that is not recorded as mineral insulated', { ...M, cable: { mineral: null } }],
+  ['M-03', 'fails', 'an end that is damp now', { ...M, tests: [...before(800), after(40)] }],
+  ['M-03', 'fails', 'a cable that got damp in service', { ...M, tests: [...before(800), after(800), insulationTest('t3', 'in-service', '2026-03-04T08:00:00.000Z', 12)] }],
+  ['M-03', 'conforms', 'a cable in service above the lower threshold', { ...M, tests: [...before(800), after(800), insulationTest('t3', 'in-service', '2026-03-04T08:00:00.000Z', 24)] }],
+  ['M-03', 'unread', 'no test since it was sealed', { ...M, tests: before(800) }],
+  ['M-04', 'fails', 'a fall by more than the factor, above the threshold', { ...M, tests: [...before(800), after(390)] }],
+  ['M-04', 'conforms', 'a fall by just the factor', { ...M, tests: [...before(800), after(400)] }],
+  ['M-04', 'fails', 'a fall a day later', { ...M, tests: [...before(800), after(790), insulationTest('t3', 'after-seal', '2026-03-04T08:00:00.000Z', 300)] }],
+  ['M-04', 'unread', 'one test only', { ...M, tests: before(800) }],
+  ['M-05', 'fails', 'a pot sealed after the window', { ...M, sealedAt: '2026-03-03T09:16:00.000Z', tests: [...before(800), after(800)] }],
+  ['M-05', 'conforms', 'a pot sealed at the end of the window', { ...M, sealedAt: '2026-03-03T09:15:00.000Z', tests: [...before(800), after(800)] }],
+  ['M-05', 'unread', 'a pot that nobody filled', { ...M, sealedAt: null }],
+  ['M-06', 'fails', 'crossed conductors', { ...M, traced: [{ near: 'L', far: 'N' }, { near: 'N', far: 'L' }] }],
+  ['M-06', 'fails', 'a broken conductor', { ...M, traced: [{ near: 'L', far: 'L' }, { near: 'N', far: null }] }],
+  ['M-06', 'unread', 'a conductor that was left out', { ...M, traced: [{ near: 'L', far: 'L' }] }],
+  ['M-06', 'unread', 'conductors nobody traced', { ...M, traced: null }],
+  ['M-07', 'fails', 'a sheath far above its prediction', { ...M, truth: { 'sheath-earth': [0.3] } }],
+  ['M-07', 'unread', 'a current that went another way', { ...M, truth: { 'sheath-earth': [0.01] } }],
+  ['M-07', 'marginal', 'a sheath near the factor', { ...M, truth: { 'sheath-earth': [0.1715] } }],
+  ['M-07', 'unread', 'a sheath nobody measured', { ...M, truth: { 'sheath-earth': [] } }],
+  ['M-07', 'unread', 'a sheath without a cross-section', { ...M, mineral: { sheathMm2: null } }],
+  ['M-08', 'fails', 'a sheath hotter than the pot bears', { ...M, mineral: { sheathC: 120 } }],
+  ['M-08', 'fails', 'an entry hotter than the pot bears', { ...M, enclosure: { entryTemperatureC: 110 } }],
+  ['M-08', 'fails', 'a sheath above the area’s class', { ...M, mineral: { sheathC: 90 }, area: { temperatureClass: 'T6' } }],
+  ['M-08', 'unread', 'a sheath whose heat nobody knows', { ...M, mineral: { sheathC: null } }],
+  ['E-16', 'fails', 'a pot on a cable that is not mineral insulated', { ...M, cable: { mineral: null } }],
+  ['E-16', 'fails', 'a mineral-insulated cable in a plain gland', { ...P, cable: { mineral: SOUND_MINERAL } }],
+  ['E-24', 'fails', 'a shroud of a link that faces the wrong way', { ...L, looks: { 'shrouds-facing': 'turned' } }],
+  ['E-26', 'fails', 'a bend tighter than six sheaths', { ...L, mineral: { link: { ...SOUND_MINERAL.link!, bends: [{ angleDeg: 90, radiusMm: 100, right: false }] } } }],
 ]; // prettier-ignore

@@ -7,12 +7,17 @@ import type {
   AssemblySheet,
   Cable,
   Certificate,
+  Continuity,
   Enclosure,
   Entry,
   GlandSize,
   Inspection,
+  InsulationTest,
   Instrument,
   InstrumentKind,
+  MakeOff,
+  Mineral,
+  MineralPot,
   Pour,
   Reading,
   ReferenceRecord,
@@ -20,6 +25,7 @@ import type {
   Seal,
   Site,
 } from '../record/types';
+import { pairsOf } from '../mineral/insulation';
 import { dossierOf, type Dossier } from './dossier';
 import { gapFor } from './gap-scale';
 
@@ -53,6 +59,11 @@ export interface Change {
   asleft?: AsLeft[];
   inspections?: Inspection[];
   references?: ReferenceRecord[];
+  /** What the mineral-insulated cable has beside, and its tests; null for none. */
+  mineral?: Partial<Mineral>;
+  tests?: InsulationTest[];
+  traced?: Continuity['found'] | null;
+  sealedAt?: string | null;
 }
 
 const base = { site: 's' };
@@ -65,7 +76,8 @@ const INSTRUMENT: Record<InstrumentKind, string> = {
 }; // prettier-ignore
 
 const instrumentFor = (place: string): InstrumentKind => {
-  if (place === 'bond') return 'milliohm-meter';
+  if (place === 'bond' || place === 'sheath-earth') return 'milliohm-meter';
+  if (place === 'sheath-length') return 'rule';
   if (place.startsWith('torque-')) return 'torque-driver';
   if (place.includes('turns')) return 'turn-mark';
   return place === 'support-distance' ? 'rule' : 'caliper';
@@ -111,12 +123,54 @@ const SOUND: Record<string, number[]> = {
   'inner-proud': [8],
   'compound-reach': [12],
   bond: [0.011],
+  'pot-projection': [2],
+  'sheath-length': [1654],
+  'sheath-earth': [0.06],
   'torque-entry': [35],
   'turns-outer-seal': [0.87],
   'turns-clamp': [0.87],
 };
 /** Corrugated armour is measured over its ridges. */
 const OVER_ARMOUR = [17.7, 17.72, 17.7];
+
+const MINERAL_POT: MineralPot = {
+  threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: 10, maxC: 105,
+}; // prettier-ignore
+
+/** What a mineral-insulated cable has beside: 40 m of 12 mm² copper predict 0.0573 Ω. */
+export const SOUND_MINERAL: Mineral = {
+  conductors: ['L', 'N'], screened: true, jacketed: false, testVoltage: 500, newMegohm: 100, serviceMegohm: 20,
+  windowMin: 15, fallFactor: 2, sheathMm2: 12, sheathC: 90,
+  link: {
+    straightsMm: [480, 946], bends: [{ angleDeg: 90, radiusMm: 130, right: false }], entryMm: [12, 12],
+    tailMm: [120, 120], trimMm: 20, fitMm: 3,
+  },
+}; // prettier-ignore
+
+/** An insulation test of the sound end, every pair at one figure. */
+export const insulationTest = (
+  id: string,
+  stage: InsulationTest['stage'],
+  at: string,
+  megohm: number,
+  change: Partial<InsulationTest> = {},
+): InsulationTest => ({
+  ...base, id, cable: 'k', entry: stage === 'in-service' ? null : 'e', stage, drying: false, instrument: 'c',
+  temperatureC: 20, farEndSealed: true, by: 'A. Vell', at,
+  readings: pairsOf(['L', 'N'], true).map((pair) => ({ pair, megohm, saturated: false, by: 'A. Vell', at })),
+  ...change,
+}); // prettier-ignore
+
+/** When the sound pot was filled. */
+export const SEALED_AT = '2026-03-03T09:10:00.000Z';
+const filled = (at: string): MakeOff => ({
+  ...base, id: 'w', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first', by: 'A. Vell', finished: at, at,
+  ticks: [{ step: 'fill', initials: 'AV', by: 'A. Vell', at, skipped: null }],
+}); // prettier-ignore
+const TESTS: InsulationTest[] = [
+  insulationTest('t1', 'before-seal', '2026-03-03T09:00:00.000Z', 800),
+  insulationTest('t2', 'after-seal', '2026-03-03T09:30:00.000Z', 780),
+];
 
 const seal = (low: number, high: number, coldFlow = false): Seal => ({
   rangeMm: [low, high],
@@ -145,6 +199,7 @@ function sizeOf(kind: KindId): GlandSize {
     innerProudMm: inner === 'none' ? null : 5,
     pot: pot === 'none' ? null : { boreMm: 16, depthMm: 25, mostCores: 7, overCoresMm: [6, 13] },
     sealDepthMm: 17,
+    mineral: KINDS[kind].mineral ? MINERAL_POT : null,
   }; // prettier-ignore
 }
 
@@ -175,7 +230,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
   }; // prettier-ignore
   const others: Instrument[] = [
     { ...caliper, id: 'o', tag: 'Ohmmeter 02', kind: 'milliohm-meter', unit: 'ohm', span: [0, 20], resolution: 0.0001, expandedUncertainty: 0.001, repeatability: 0.0005 },
-    { ...caliper, id: 'u', tag: 'Rule 01', kind: 'rule', span: [0, 1000], resolution: 1, expandedUncertainty: 0.5, repeatability: 0.2 },
+    { ...caliper, id: 'u', tag: 'Rule 01', kind: 'rule', span: [0, 3000], resolution: 1, expandedUncertainty: 0.5, repeatability: 0.2 },
     { ...caliper, id: 't', tag: 'Mark', kind: 'turn-mark', unit: 'turns', span: [0, 40], resolution: 0.05, expandedUncertainty: 0.05, repeatability: 0.02 },
     { ...caliper, id: 'n', tag: 'Driver 04', kind: 'torque-driver', unit: 'Nm', span: [1, 100], resolution: 0.1, expandedUncertainty: 1, repeatability: 0.3 },
   ]; // prettier-ignore
@@ -218,7 +273,8 @@ export function recordsWith(change: Change = {}): MemorySlice {
       shape: 'round', coldFlow: false, innerMm: 15.2,
       armour: traits.armour === 'none' ? null : { type: gripped ? 'corrugated' : 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null },
       unarmoured: traits.armour === 'none' ? { by: 'A. Vell', on: '2026-01-02' } : null, sheathMm: 1.5,
-      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, filling: 'filled', breathing: null, mineral: null, ...change.cable,
+      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, filling: 'filled', breathing: null,
+      mineral: traits.mineral ? { ...SOUND_MINERAL, ...change.mineral } : null, ...change.cable,
     }],
     ['certificate', certificate],
     ['instrument', caliper],
@@ -237,6 +293,13 @@ export function recordsWith(change: Change = {}): MemorySlice {
   for (const entry of change.entries ?? []) records.push(['entry', entry]);
   for (const record of change.asleft ?? []) records.push(['asleft', record]);
   for (const record of change.inspections ?? []) records.push(['inspection', record]);
+  if (traits.mineral) {
+    for (const test of change.tests ?? TESTS) records.push(['insulation', test]);
+    const found = change.traced === undefined ? [{ near: 'L', far: 'L' }, { near: 'N', far: 'N' }] : change.traced; // prettier-ignore
+    if (found) records.push(['continuity', { ...base, id: 'n', cable: 'k', found, by: 'A. Vell', at: '2026-03-03T08:50:00.000Z' }]); // prettier-ignore
+    const sealedAt = change.sealedAt === undefined ? SEALED_AT : change.sealedAt;
+    if (sealedAt) records.push(['makeoff', filled(sealedAt)]);
+  }
   for (const record of change.references ?? []) records.push(['reference', record]);
   const sound: Record<string, number[]> = gripped ? { ...SOUND, armour: OVER_ARMOUR } : SOUND;
   const asked = new Set(placesOf(kind, certificate.sheet).map(({ id }) => id));

@@ -1,3 +1,4 @@
+import { linkLengths } from '../mineral/link';
 import { jointAnswer, jointTitle } from '../record/kinds/places';
 import type { Joint } from '../record/types';
 import type { Dossier } from './dossier';
@@ -5,7 +6,7 @@ import { SUPPORT_WITHIN_MM } from './limits';
 import type { ValueTask } from './judge-value';
 
 /** What a place of single values is held against; null where sheet and certificate do not say, or for another place. */
-export function valueTaskOf({ size, certificate }: Dossier, place: string): ValueTask | null {
+export function valueTaskOf({ size, certificate, cable }: Dossier, place: string): ValueTask | null {
   switch (place) {
     case 'armour-length': {
       if (!size?.armourLengthMm) return null;
@@ -22,6 +23,18 @@ export function valueTaskOf({ size, certificate }: Dossier, place: string): Valu
       if (!compound) return null;
       const part = 'Compound beyond the crotch';
       return { place, part, unit: 'mm', low: 0, high: compound.reachMm, settle: 'settle.reach' };
+    }
+    case 'pot-projection': {
+      if (!size?.mineral) return null;
+      const [low, high] = size.mineral.projectionMm;
+      return { place, part: 'Sheath proud in the pot', unit: 'mm', low, high, settle: 'settle.open-measure' };
+    }
+    case 'sheath-length': {
+      const link = cable?.mineral?.link;
+      if (!link) return null;
+      const { sheathMm } = linkLengths(link);
+      const part = 'Sheath, end to end';
+      return { place, part, unit: 'mm', low: sheathMm - link.fitMm, high: sheathMm + link.fitMm, settle: 'settle.open-measure' }; // prettier-ignore
     }
     case 'support-distance':
       if (!certificate?.reducedRetention) return null;

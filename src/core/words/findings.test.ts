@@ -4,7 +4,7 @@ import { RULES } from '../rulebook/rules';
 import { sentence, sentenceKeys, settleKeys, settling } from './findings';
 
 const NUMBERS =
-  /^ohm$|Mm$|Ohm$|C$|Pct$|Cm3$|Dm3$|lengthM$|halfTimeS$|Min$|^(readings|threads|requiredThreads|expectedThreads|turns|factor|probability|count|reducers|cores|most|number|division|value|low|high|uncertainty|excess)$/;
+  /^ohm$|Mm$|Ohm$|C$|Mm2$|^megohm$|Megohm$|^pairs$|^tests$|Pct$|Cm3$|Dm3$|lengthM$|halfTimeS$|Min$|^(readings|threads|requiredThreads|expectedThreads|turns|factor|probability|count|reducers|cores|most|number|division|value|low|high|uncertainty|excess)$/;
 
 /** Facts that every sentence finds what it needs in. */
 const FACTS: Facts = new Proxy(
@@ -12,7 +12,7 @@ const FACTS: Facts = new Proxy(
   {
     get: (_target, name: string) => {
       if (name === 'expectedOhm') return 0.012;
-      if (/^(until|on|expires|mixedAt|packedAt|lookAt|lookedAt|lastSealed)$/.test(name))
+      if (/^(until|on|expires|mixedAt|packedAt|lookAt|lookedAt|lastSealed|at)$/.test(name))
         return '2026-03-04T10:00:00Z';
       if (name === 'reason') return 'every-termination';
       if (name === 'unit') return 'mm';
@@ -52,7 +52,7 @@ describe('what would settle a question', () => {
 
 it('every rule has a title, a grade and a consequence of its own', () => {
   for (const { id, title, grade, hazard } of RULES) {
-    expect(id).toMatch(/^[ER]-\d\d[ab]?$/);
+    expect(id).toMatch(/^[EMRST]-\d\d[ab]?$/);
     expect(title.length).toBeGreaterThan(3);
     expect(['visual', 'close', 'detailed']).toContain(grade);
     expect(['explosion', 'shock', 'record']).toContain(hazard);

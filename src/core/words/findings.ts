@@ -2,12 +2,13 @@ import type { Aspect, Finding } from '../rulebook/finding';
 import { day } from './format';
 import { CLOSING } from './sentences/closing';
 import { MEASURE } from './sentences/measure';
+import { MINERAL } from './sentences/mineral';
 import type { Sentence } from './sentences/parts';
 import { RECORD } from './sentences/record';
 import { SETTLES } from './sentences/settles';
 
 /** One sentence per key, with numbers and units. A second language is a second table. */
-const SENTENCES: Record<string, Sentence> = { ...RECORD, ...MEASURE, ...CLOSING };
+const SENTENCES: Record<string, Sentence> = { ...RECORD, ...MEASURE, ...CLOSING, ...MINERAL };
 
 /** The sentence of one aspect. */
 export function sentence(aspect: Pick<Aspect, 'key' | 'facts'>): string {

@@ -11,6 +11,13 @@ export const HABIT_WORDS: Record<Habit, string> = {
   'cable-first': 'Gland on the cable first, body into the box after',
 };
 
+/** What cut marks are measured from. */
+export const FROM_WORDS: Record<CutMarks['from'], string> = {
+  'conductor-ends': 'conductors’ ends',
+  'inner-cut': 'cut of the inner sheath',
+  'square-cut': 'fresh square cut',
+};
+
 export const WHY_WORDS: Record<MakeOff['why'], string> = {
   'make-off': 'made off anew',
   opening: 'opened up and closed again',
@@ -41,6 +48,7 @@ export const MISSING_WORDS: Record<CutMarks['missing'][number], string> = {
     'The sheet does not say how far the seal lies behind the cut: armour and sheath have no mark. Complete the size of the certificate.',
   'armour-length':
     'The sheet does not say how much armour is left: the outer sheath has no mark. Complete the size of the certificate.',
+  pot: 'The sheet says nothing about the pot of this size. Complete the size of the certificate.',
   size: 'The entry names no size: choose the gland first.',
 };
 

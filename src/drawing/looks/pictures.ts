@@ -205,6 +205,38 @@ const PAIRS: Record<string, Pair> = {
     s.disc('rubber', 30, 20, 16).disc('sheath-inner', 30, 20, 9);
     if (!ok) s.path([[38, 12], [43, 7]], 3, 'void').path([[21, 27], [16, 33]], 3, 'void'); // prettier-ignore
   }),
+  'pot-square': pair('Square, rear face on its mark', 'Tilted, off its mark', (s, ok) => {
+    s.box('conductor', 12, 16, 60, 24).box('sheath-inner', 12, 17.2, 60, 22.8);
+    const [x, tilt] = ok ? [38, 0] : [33, 3];
+    s.polygon('brass', [[8, 8 - tilt], [x, 8 + tilt], [x, 16], [8, 14]]); // prettier-ignore
+    s.polygon('brass', [[8, 32 - tilt], [x, 32 + tilt], [x, 24], [8, 26]]); // prettier-ignore
+    s.path([[38, 10], [38, 30]], 1.2, 'void'); // prettier-ignore
+  }),
+  'drain-wire': pair('Square to the conductors, touching none', 'Lies on a conductor', (s, ok) => {
+    s.disc('brass', 30, 20, 17).disc('sheath-inner', 30, 20, 13);
+    s.disc('conductor', 24, 20, 3).disc('conductor', 36, 20, 3);
+    s.path(ok ? [[30, 20], [30, 2]] : [[30, 26], [24, 20], [18, 8]], 2.4, 'armour'); // prettier-ignore
+  }),
+  'pot-filled': pair(
+    'Full to the disc, crimped all round',
+    'Voids under the disc, crimp missing',
+    (s, ok) => {
+      s.box('conductor', 36, 15, 60, 25).box('brass', 8, 6, 40, 10).box('brass', 8, 30, 40, 34);
+      s.box('compound', 13, 10, 38, 30).box('rubber', 9, 10, 13, 30);
+      for (const y of [16, 24])
+        s.box('core', 1, y - 1.5, 13, y + 1.5).box('conductor', 13, y - 0.8, 38, y + 0.8);
+      s.box('brass', 7, 9, 9, 13);
+      if (ok) s.box('brass', 7, 27, 9, 31);
+      else s.disc('void', 20, 14, 2.6).disc('void', 27, 27, 1.8);
+    },
+  ),
+  'shrouds-facing': pair('Each opens to its own accessory', 'One faces the wrong way', (s, ok) => {
+    s.box('brass', 1, 9, 9, 31).box('brass', 51, 9, 59, 31).box('conductor', 9, 17, 51, 23);
+    s.path([[11, 10], [18, 10], [23, 16], [23, 24], [18, 30], [11, 30]], 1.8, 'shroud'); // prettier-ignore
+    const [wide, narrow] = ok ? [49, 37] : [37, 49];
+    const bend = (wide + narrow) / 2;
+    s.path([[wide, 10], [bend, 10], [narrow, 16], [narrow, 24], [bend, 30], [wide, 30]], 1.8, 'shroud'); // prettier-ignore
+  }),
   'single-core': pair('Slot between the holes', 'Steel closes round one core', plate),
   faces: pair('Faces meet all round', 'A gap is left', (s, ok) => void s.gland(ok ? 0 : 5)),
   grip: pair('Stands when it is tugged', 'Moves when it is tugged', (s, ok) => {

@@ -17,6 +17,8 @@ const LAYERS = [
   { until: 'inner-sheath', material: 'conductor', share: 0.3 },
   { until: 'armour', material: 'sheath-inner', share: 0.62 },
   { until: 'outer-sheath', material: 'wall', share: 0.76 },
+  { until: 'strip', material: 'conductor', share: 0.3 },
+  { until: 'jacket', material: 'conductor', share: 0.8 },
 ] as const;
 
 /**

@@ -17,6 +17,8 @@ export interface SectionFacts {
   proudMm: number | null;
   armourLengthMm: number | null;
   reachMm: number | null;
+  /** How far the sheath stands proud in the pot of a mineral-insulated end. */
+  projectionMm: number | null;
   /** Compound or resin has been packed. */
   packed: boolean;
   /** Answers to the looks, by look. */
@@ -44,6 +46,7 @@ export function factsOf(dossier: Dossier): SectionFacts {
     proudMm: least(dossier, 'inner-proud'),
     armourLengthMm: least(dossier, 'armour-length'),
     reachMm: least(dossier, 'compound-reach'),
+    projectionMm: least(dossier, 'pot-projection'),
     packed: dossier.pours.some(({ packedAt }) => packedAt !== null),
     seen: (look) => dossier.looks.get(look)?.answer ?? null,
     ring: turned && letter !== null ? { letter, right: faceInUse(dossier) !== null } : null,

@@ -22,6 +22,7 @@ import {
   NestedList,
   Nullable,
   Num,
+  NumList,
   OneOf,
   RangeOf,
   SomeOf,
@@ -142,6 +143,21 @@ class BreathingShape {
   @Time() on!: string;
 }
 
+class LinkBendShape {
+  @Num({ min: 0, max: 360 }) angleDeg!: number;
+  @Num(POSITIVE) radiusMm!: number;
+  @Flag() right!: boolean;
+}
+
+class LinkShape {
+  @NumList(LENGTH, { atLeast: 1 }) straightsMm!: number[];
+  @NestedList(() => LinkBendShape) bends!: LinkBendShape[];
+  @NumList(LENGTH, { length: 2 }) entryMm!: number[];
+  @NumList(LENGTH, { length: 2 }) tailMm!: number[];
+  @Num(LENGTH) trimMm!: number;
+  @Num(LENGTH) fitMm!: number;
+}
+
 class MineralShape {
   @TextList(20, { atLeast: 1 }) conductors!: string[];
   @Flag() screened!: boolean;
@@ -151,6 +167,9 @@ class MineralShape {
   @Num({ above: 0, max: 1e6 }) serviceMegohm!: number;
   @Num({ min: 0, max: 1e5 }) windowMin!: number;
   @Num({ min: 1, max: 1e6 }) fallFactor!: number;
+  @Nullable() @Num({ above: 0, max: 1e4 }) sheathMm2!: number | null;
+  @Nullable() @Num(TEMPERATURE) sheathC!: number | null;
+  @Nullable() @Nested(() => LinkShape) link!: LinkShape | null;
 }
 
 class CableShapeClass {
@@ -224,6 +243,15 @@ class CompoundShape {
   @Num(LENGTH) reachMm!: number;
 }
 
+class MineralPotShape {
+  @Num(POSITIVE) threadLengthMm!: number;
+  @RangeOf(LENGTH) projectionMm!: number[];
+  @Num(LENGTH) gripMm!: number;
+  @Num(LENGTH) toolStopOffsetMm!: number;
+  @Nullable() @Num(LENGTH) screenStubMm!: number | null;
+  @Num(TEMPERATURE) maxC!: number;
+}
+
 class SizeShape {
   @Text(20) size!: string;
   @Text(20) thread!: string;
@@ -240,6 +268,7 @@ class SizeShape {
   @Nullable() @Num(LENGTH) innerProudMm!: number | null;
   @Nullable() @Nested(() => PotShape) pot!: PotShape | null;
   @Nullable() @Num(LENGTH) sealDepthMm!: number | null;
+  @Nullable() @Nested(() => MineralPotShape) mineral!: MineralPotShape | null;
 }
 
 class JointShape {

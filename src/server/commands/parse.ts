@@ -35,6 +35,7 @@ const PAYLOADS: Record<string, Check> = {
   'makeoff.untick': whole(shapes.UntickShape),
   'insulation.start': whole(shapes.InsulationStartShape),
   'insulation.read': whole(shapes.InsulationReadShape),
+  'continuity.record': whole(shapes.ContinuityShape),
   'asleft.seal': whole(shapes.AsLeftShape),
   'inspection.seal': whole(shapes.SealShape),
   'defect.raise': whole(shapes.RaiseShape),

@@ -5,6 +5,7 @@ import {
   IdList,
   IdText,
   Nested,
+  NestedList,
   Nullable,
   Num,
   OneOf,
@@ -117,6 +118,7 @@ export class UntickShape {
 export class InsulationStartShape {
   @IdText() id!: string;
   @IdText() cable!: string;
+  @Nullable() @IdText() entry!: string | null;
   @OneOf(INSULATION_STAGES) stage!: string;
   @Flag() drying!: boolean;
   @IdText() instrument!: string;
@@ -129,6 +131,17 @@ export class InsulationReadShape {
   @Text(80) pair!: string;
   @Num({ above: 0, max: 1e9 }) megohm!: number;
   @Flag() saturated!: boolean;
+}
+
+class TracedShape {
+  @Text(40) near!: string;
+  @Nullable() @Text(40) far!: string | null;
+}
+
+export class ContinuityShape {
+  @IdText() id!: string;
+  @IdText() cable!: string;
+  @NestedList(() => TracedShape, { atLeast: 1 }) found!: TracedShape[];
 }
 
 export class AsLeftShape {

@@ -83,6 +83,9 @@ export const CABLE_FORM: TableForm = {
         serviceMegohm: 20,
         windowMin: 15,
         fallFactor: 2,
+        sheathMm2: null,
+        sheathC: null,
+        link: null,
       }),
       fields: [
         words('conductors', 'Conductors as sleeved', 'for example L1, L2, N'),
@@ -93,6 +96,8 @@ export const CABLE_FORM: TableForm = {
         num('serviceMegohm', 'Least insulation, in service', 'MΩ'),
         num('windowMin', 'A reading may be this old at sealing', 'min'),
         num('fallFactor', 'Largest fall between two tests, factor'),
+        num('sheathMm2', 'Copper sheath, cross-section', 'mm²', true),
+        num('sheathC', 'Sheath in service at most', '°C', true),
       ],
     },
   ],

@@ -92,6 +92,24 @@ const SIZE: readonly Field[] = [
       len('overCoresMm.1', 'Over the cores, to'),
     ],
   },
+  {
+    path: 'mineral',
+    title: 'Screw-on pot of a mineral-insulated cable',
+    type: 'group',
+    nullable: true,
+    blank: () => ({
+      threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 0, screenStubMm: null, maxC: 105,
+    }), // prettier-ignore
+    fields: [
+      len('threadLengthMm', 'Thread on the sheath'),
+      len0('projectionMm.0', 'Sheath proud in the pot, at least'),
+      len0('projectionMm.1', 'Sheath proud in the pot, at most'),
+      len0('gripMm', 'Sheath that the gland grips'),
+      len0('toolStopOffsetMm', 'Tool, from blade to stop'),
+      len0('screenStubMm', 'Inner screen left standing', true),
+      num('maxC', 'Pot and compound up to', '°C'),
+    ],
+  },
 ];
 
 const blankSize = () => ({
@@ -110,6 +128,7 @@ const blankSize = () => ({
   innerProudMm: 5,
   pot: null,
   sealDepthMm: null,
+  mineral: null,
 });
 
 /** The form of a certificate with its assembly sheet. */

@@ -56,7 +56,13 @@ export const len = (path: string, title: string, nullable = false): Field => ({
   nullable,
 });
 /** A length that may be 0. */
-export const len0 = (path: string, title: string): Field => ({ path, title, type: 'length', zero: true });
+export const len0 = (path: string, title: string, nullable = false): Field => ({
+  path,
+  title,
+  type: 'length',
+  zero: true,
+  nullable,
+});
 export const pick = (
   path: string,
   title: string,

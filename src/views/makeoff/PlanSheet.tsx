@@ -2,7 +2,7 @@ import type { Plan } from '../../core/makeoff/plan';
 import { KINDS } from '../../core/record/kinds';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/format';
-import { closingWords, HABIT_WORDS, MISSING_WORDS } from '../../core/words/makeoff';
+import { closingWords, FROM_WORDS, HABIT_WORDS, MISSING_WORDS } from '../../core/words/makeoff';
 import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/DrawingView';
@@ -49,10 +49,7 @@ export function PlanSheet({
         </section>
       )}
       <section>
-        <h2>
-          Cut marks, from the{' '}
-          {plan.marks.from === 'conductor-ends' ? 'conductors’ ends' : 'cut of the inner sheath'}
-        </h2>
+        <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
         <MarkTable plan={plan} />
         {plan.marks.missing.map((one) => (
           <p key={one} className="tone-failed">

@@ -8,7 +8,7 @@ import type { Slice } from '../../core/record/slice';
 import type { MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { count } from '../../core/words/format';
-import { HABIT_WORDS, MISSING_WORDS, WHY_WORDS } from '../../core/words/makeoff';
+import { FROM_WORDS, HABIT_WORDS, MISSING_WORDS, WHY_WORDS } from '../../core/words/makeoff';
 import { drawEntry } from '../../drawing/draw';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/DrawingView';
@@ -108,10 +108,7 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
           )}
           {work.why === 'make-off' && (
             <section className="marks">
-              <h2>
-                Cut marks, from the{' '}
-                {plan.marks.from === 'conductor-ends' ? 'conductors’ ends' : 'cut of the inner sheath'}
-              </h2>
+              <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
               <Rulers plan={plan} />
               <MarkTable plan={plan} />
               {plan.marks.missing.map((one) => (

@@ -1,17 +1,15 @@
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { fallsBetween, historyOf, newestByPair, stateOfTest } from '../../core/mineral/cable-tests';
+import { historyOf } from '../../core/mineral/cable-tests';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, InsulationTest } from '../../core/record/types';
 import { count, figure } from '../../core/words/format';
 import { now } from '../../client/clock';
-import { SealGlyph } from '../../ui/SealGlyph';
-import { useNow } from '../use-now';
-import { LogChart } from './LogChart';
-import { StartTest } from './StartTest';
-import { TesterTray } from './TesterTray';
-import { testsOf } from './tests-of';
-import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } from './words';
+import { InsulationGrid } from '../InsulationGrid';
+import { megohmWords } from '../insulation-words';
+import { LogChart } from '../LogChart';
+import { StartTest } from '../StartTest';
+import { testsOf } from '../tests-of';
 
 const DAY_MS = 86_400_000;
 const YEAR_MS = 365.25 * DAY_MS;
@@ -36,7 +34,7 @@ export function Insulation({ slice, cable }: { slice: Slice; cable: Cable }) {
         The test voltage can ignite: not in a hazardous atmosphere. Disconnect equipment, and discharge the
         cable after each reading.
       </p>
-      {inHand && <Grid cable={cable} test={inHand} before={before} />}
+      {inHand && <InsulationGrid cable={cable} test={inHand} before={before} />}
       {(!inHand || starting) && (
         <StartTest slice={slice} cable={cable} drying={false} onDone={() => setStarting(false)} />
       )}
@@ -47,98 +45,6 @@ export function Insulation({ slice, cable }: { slice: Slice; cable: Cable }) {
       )}
       <History cable={cable} tests={own} />
     </>
-  );
-}
-
-/** The pairs of a test as a grid to fill, and what follows. */
-function Grid({
-  cable,
-  test,
-  before,
-}: {
-  cable: Cable;
-  test: InsulationTest;
-  before: InsulationTest | null;
-}) {
-  const nowMs = useNow(5000);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const { pairs, judged, missing, action, thresholdMegohm, oldestMin } = stateOfTest(cable, test, nowMs);
-  const newest = newestByPair(test.readings);
-  const falls = before ? fallsBetween(cable, before, test) : [];
-  const { conductors, screened, windowMin } = cable.mineral!;
-  const names = [...conductors, ...(screened ? ['screen'] : []), 'sheath'];
-  const pair = chosen ?? missing[0] ?? pairs[0]!;
-  return (
-    <section aria-label="Test in hand">
-      <h2>
-        {STAGE_WORDS[test.stage]}, {test.temperatureC} °C, far end {test.farEndSealed ? 'sealed' : 'open'}; at
-        least {megohmWords(thresholdMegohm)} is asked for
-      </h2>
-      <div className="wide-table">
-        <table className="ir-grid">
-          <thead>
-            <tr>
-              <td />
-              {names.slice(1).map((name) => (
-                <th key={name} scope="col">
-                  {name}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {names.slice(0, -1).map((row, i) => (
-              <tr key={row}>
-                <th scope="row">{row}</th>
-                {names.slice(1).map((column, j) => {
-                  if (j < i) return <td key={column} />;
-                  const id = `${row}-${column}`;
-                  const state = judged.get(id);
-                  const reading = newest.get(id);
-                  return (
-                    <td key={column}>
-                      <button type="button" aria-pressed={id === pair} onClick={() => setChosen(id)}>
-                        <SealGlyph
-                          state={state ? VERDICT_GLYPH[state.verdict] : 'unread'}
-                          label={`${id}: ${state ? VERDICT_WORDS[state.verdict] : 'not read'}`}
-                        />
-                        <span className="figures">
-                          {reading ? megohmWords(reading.megohm, reading.saturated) : 'read'}
-                        </span>
-                      </button>
-                    </td>
-                  );
-                })}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <TesterTray
-        key={pair}
-        test={test}
-        pair={pair}
-        onRead={() => {
-          const left = missing.filter((one) => one !== pair);
-          setChosen(left[0] ?? pair);
-        }}
-      />
-      <p
-        className={`verdict ${action === null ? 'open' : action === 'record' || action === 'seal-now' ? 'good' : 'bad'}`}
-        role="status"
-      >
-        {action === null ? `${count(missing.length, 'pair')} left to read.` : ACTION_WORDS[action]}
-        {action === 'seal-now' &&
-          ` The oldest reading is ${figure(oldestMin, 0)} min old; ${windowMin} min are allowed.`}
-      </p>
-      {falls.map(({ pair: fallen, beforeMegohm, afterMegohm }) => (
-        <p key={fallen} className="tone-failed">
-          {fallen} fell from {megohmWords(beforeMegohm)} to {megohmWords(afterMegohm)} at 20 °C since the test
-          before, by more than the factor {cable.mineral!.fallFactor}: moisture is getting in, or something
-          was damaged.
-        </p>
-      ))}
-    </section>
   );
 }
 

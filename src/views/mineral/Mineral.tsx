@@ -6,12 +6,12 @@ import { now } from '../../client/clock';
 import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
 import { parameter } from '../device';
 import { Root } from '../Root';
-import { Drying } from './Drying';
+import { Drying } from '../Drying';
 import { Insulation } from './Insulation';
 import { LinkTool } from './LinkTool';
 import { MarkOut } from './MarkOut';
 import './mineral.css';
-import { testsOf } from './tests-of';
+import { testsOf } from '../tests-of';
 
 const TABS = [
   ['insulation', 'Insulation'],

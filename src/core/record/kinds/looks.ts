@@ -247,6 +247,46 @@ export const SINGLE = look(
   bad('bonding', 'Bonded otherwise than designed'),
 );
 
+export const POT_SQUARE = look(
+  'pot-square',
+  'Pot on its mark',
+  'detailed',
+  'Is the pot screwed on square, its rear face at the mark, no copper chips in it?',
+  good('yes', 'Square, on its mark, clean'),
+  bad('tilted', 'Tilted'),
+  bad('off', 'Off its mark'),
+  bad('chips', 'Chips or dirt inside'),
+);
+export const DRAIN = look(
+  'drain-wire',
+  'Drain wire',
+  'detailed',
+  'Is the drain nut home and the drain wire set square to the conductors, touching none?',
+  good('yes', 'Home and square'),
+  bad('touching', 'Touches a conductor'),
+  bad('loose', 'Loose'),
+);
+export const POT_FILLED = look(
+  'pot-filled',
+  'Filled and crimped',
+  'detailed',
+  'Was compound pressed in from one side without voids, slightly overfull; is the disc home, are the sleeves pulled snug, and is it crimped at every point?',
+  good('yes', 'Full, disc home, crimped'),
+  bad('voids', 'Voids'),
+  bad('disc', 'Disc not home'),
+  bad('sleeves', 'Sleeves loose or pushed'),
+  bad('crimp', 'Not crimped at every point'),
+);
+export const FACING = look(
+  'shrouds-facing',
+  'Way of the shrouds',
+  'visual',
+  'Do two shrouds sit on the cable, facing opposite ways, each opening to its own accessory?',
+  good('yes', 'Both, each to its own'),
+  bad('turned', 'One faces the wrong way'),
+  bad('one', 'Only one is on the cable'),
+);
+
 /** How a joint that is closed by looking was found; null for a school that is measured. */
 export function jointLook(joint: JointId, school: School): LookQuestion | null {
   const title = jointTitle(joint);

@@ -156,6 +156,41 @@ export const BOND = place(
   'ohm',
 );
 
+/** What the gland of a mineral-insulated cable grips. */
+export const MI_SHEATH = place(
+  'outer-sheath',
+  'Metal sheath',
+  'close',
+  3,
+  'three readings 60° apart on the bare metal, where the gland grips it',
+);
+export const PROJECTION = place(
+  'pot-projection',
+  'Sheath proud in the pot',
+  'detailed',
+  1,
+  'from the end of the pot’s thread to the end of the sheath, inside the pot',
+  ['caliper', 'rule'],
+);
+/** A cable that is cut to fit. */
+export const SHEATH_LENGTH = place(
+  'sheath-length',
+  'Sheath, end to end',
+  'detailed',
+  1,
+  'along the sheath, from its first end to its second, before the second pot goes on',
+  ['rule'],
+);
+export const SHEATH_EARTH = place(
+  'sheath-earth',
+  'Sheath as earth conductor',
+  'detailed',
+  1,
+  'four-wire along the sheath from end to end, one end disconnected',
+  ['milliohm-meter'],
+  'ohm',
+);
+
 /** Places whose readings make a diameter. */
 export const DIAMETERS: ReadonlySet<string> = new Set([
   'outer-sheath',

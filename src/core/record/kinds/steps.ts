@@ -12,7 +12,7 @@ export interface Part {
 export interface Step {
   id: string;
   title: string;
-  /** Look or place that has to be answered before the work goes on; null for a plain step. */
+  /** Look, place or test that has to be answered before the work goes on; null for a plain step. */
   hold: string | null;
   /** What can hurt somebody here; null where nothing does. */
   caution: string | null;
@@ -169,3 +169,122 @@ export const RESIN_CURE = step(
   'Leave the body alone for the cure; turn only the grommet nut afterwards.',
   null,
 );
+
+const FLAME = 'Flame near a cable is hot work: a permit first, and nothing flammable near.';
+const TESTING =
+  'The test voltage can ignite: not in a hazardous atmosphere. Disconnect equipment; discharge the cable after each reading.';
+
+export const FAR_SHROUD = part('shroud-far', 'shroud of the far end', 'wide end towards the far accessory');
+export const BACK_NUT_MI = part('back-nut', 'gland nut', 'thread towards the box');
+export const COMPRESSION = part('ring', 'compression ring', 'chamfer towards the gland body');
+export const GLAND_BODY = part('body', 'gland body', 'entry thread towards the box');
+
+export const SQUARE = step('square-cut', 'Cut the end off square, well behind anything damp or bent.', null, {
+  caution: 'Goggles; hold the offcut. The insulation drinks moisture from now on.',
+  tools: ['fine saw or ringing tool', 'goggles'],
+});
+export const MARK = step('mark', 'Mark strip, stop and pot from the fresh square cut.', null, {
+  tools: ['rule', 'permanent marker'],
+});
+export const CUT_TO_LENGTH = step(
+  'length',
+  'Measure the sheath from its first end; mark the second strip there.',
+  'sheath-length',
+  { tools: ['rule'] },
+);
+export const STRIP_SHEATH = step(
+  'strip-sheath',
+  'Strip the sheath to its mark; look at screen and conductors for cuts.',
+  'conductors',
+  { caution: 'Sharp copper edges: gloves.', tools: ['stripping tool', 'gloves', 'torch'] },
+);
+export const CLEAN = step('clean', 'Brush the powder off. Do not blow: breath is moist.', null, {
+  caution: 'Dust mask and goggles.',
+  tools: ['brush', 'dust mask', 'goggles'],
+});
+export const POT_ON = step('pot-on', 'Screw the pot on square, up to its mark.', 'pot-square', {
+  tools: ['pot wrench'],
+});
+export const PROUD = step(
+  'projection',
+  'Measure how far the sheath stands proud in the pot.',
+  'pot-projection',
+  {
+    tools: ['caliper'],
+  },
+);
+export const DRAIN_ON = step(
+  'drain',
+  'Fit the drain nut; set the drain wire square to the conductors.',
+  'drain-wire',
+  {
+    tools: ['drain-nut key'],
+  },
+);
+export const TRACE = step(
+  'continuity',
+  'Trace every conductor from end to end and sleeve it by its colour or number.',
+  'continuity',
+  { tools: ['continuity tester', 'sleeves'] },
+);
+export const TEST_BEFORE = step(
+  'test-before',
+  'Test the insulation, every pair, far end sealed. Damp: dry it out and test again.',
+  'insulation-before',
+  { caution: `${TESTING} ${FLAME}`, tools: ['insulation tester', 'thermometer'] },
+);
+/** Its tick is the moment at which the pot was sealed. */
+export const FILL = step(
+  'fill',
+  'Press compound in from one side, slightly overfull, while the test is fresh.',
+  null,
+  { caution: CHEMICAL, tools: ['gloves', 'goggles'] },
+);
+export const CRIMP = step(
+  'crimp',
+  'Push the disc home, pull the sleeves snug, crimp at every point.',
+  'pot-filled',
+  { joint: 'pot', tools: ['crimping tool'] },
+);
+export const TEST_AFTER = step('test-after', 'Test the insulation again.', 'insulation-after', {
+  caution: TESTING,
+  tools: ['insulation tester', 'thermometer'],
+});
+export const GLAND_IN = step(
+  'gland-in',
+  'Gland into the box by its school, with washer and tag.',
+  'thread-engagement',
+  {
+    caution: 'Isolated, proved dead, permit and gas test in hand before the enclosure is opened in a zone.',
+    joint: 'entry',
+    tools: ['spanner'],
+    asks: ['washer'],
+  },
+);
+export const EARTH_PROVED = step(
+  'earth',
+  'Prove the sheath as the earth conductor: measure it from end to end.',
+  'sheath-earth',
+  { tools: ['milliohm meter'] },
+);
+export const SHROUDS_ON = step(
+  'facing',
+  'See that both shrouds are on, each opening to its own accessory.',
+  'shrouds-facing',
+);
+
+/** Tests that a step can wait for: which conductor is which, and the insulation before and after sealing. */
+export const TEST_HOLDS = ['continuity', 'insulation-before', 'insulation-after'] as const;
+export type TestHold = (typeof TEST_HOLDS)[number];
+
+const TEST_TITLE: Record<TestHold, string> = {
+  continuity: 'Continuity and sleeves',
+  'insulation-before': 'Insulation before sealing',
+  'insulation-after': 'Insulation after sealing',
+};
+
+/** Whether a hold point waits for a test of the cable. */
+export const isTestHold = (hold: string): hold is TestHold => hold in TEST_TITLE;
+
+/** What a test that a step waits for is called. */
+export const testTitle = (hold: TestHold): string => TEST_TITLE[hold];

@@ -52,4 +52,24 @@ export interface Mineral {
   windowMin: number;
   /** A fall between two tests by more than this is a finding. */
   fallFactor: number;
+  /** Cross-section of the copper sheath, the earth conductor, mm²; null: not recorded. */
+  sheathMm2: number | null;
+  /** Highest temperature of the sheath in service, °C; null: not recorded. */
+  sheathC: number | null;
+  /** The path that it is cut to fit; null for a cable that need not fit. */
+  link: MineralLink | null;
+}
+
+/** The path of a cable that is cut to fit between two accessories, from outer face to outer face; lengths mm. */
+export interface MineralLink {
+  /** Tangent to tangent, a bend behind each straight as long as there are any. */
+  straightsMm: number[];
+  bends: { angleDeg: number; radiusMm: number; right: boolean }[];
+  /** How far each sheath end lies inside its face. */
+  entryMm: [number, number];
+  tailMm: [number, number];
+  /** Cut off when the end is squared. */
+  trimMm: number;
+  /** How far the sheath may be off, either way, and still fit. */
+  fitMm: number;
 }

@@ -49,6 +49,24 @@ export interface GlandSize {
   pot: Pot | null;
   /** From the end of the armour, or of the outer sheath without armour, to the seal's inner face or the pot's mouth, mm; null where the sheet is silent. */
   sealDepthMm: number | null;
+  /** The screw-on pot of a mineral-insulated cable; null for any other gland. */
+  mineral: MineralPot | null;
+}
+
+/** A screw-on pot that seals the end of a mineral-insulated cable, and the gland behind it; lengths mm. */
+export interface MineralPot {
+  /** Length of the thread that the pot cuts on the sheath. */
+  threadLengthMm: number;
+  /** How far the sheath stands proud of the thread inside the pot. */
+  projectionMm: Range;
+  /** Sheath that the gland grips behind the pot. */
+  gripMm: number;
+  /** Between the stripping tool's blade and the face that runs against the jacket. */
+  toolStopOffsetMm: number;
+  /** Inner screen that is left standing; null where the pot takes no screened pairs. */
+  screenStubMm: number | null;
+  /** Highest temperature of pot, sleeves and compound, °C. */
+  maxC: number;
 }
 
 /** The outer seal's rubber and its nut; all lengths mm. */

@@ -6,6 +6,8 @@ import type { Instrument } from './instrument';
 /** An insulation test of a mineral-insulated cable, filled pair by pair. */
 export interface InsulationTest extends Base {
   cable: Id;
+  /** The end that is being made off; null for a test of the finished cable. */
+  entry: Id | null;
   stage: InsulationStage;
   /** Taken while the cable is being dried out. */
   drying: boolean;
@@ -24,6 +26,15 @@ export interface PairReading {
   megohm: number;
   /** The tester shows more than it can measure. */
   saturated: boolean;
+  by: string;
+  at: string;
+}
+
+/** Which conductor is which at both ends, and whether each runs through. */
+export interface Continuity extends Base {
+  cable: Id;
+  /** Sleeve at the near end, and the sleeve of the same conductor at the far end; null: nothing came through. */
+  found: { near: string; far: string | null }[];
   by: string;
   at: string;
 }

@@ -17,13 +17,21 @@ export const e16: Check = {
     if (!cable) return [unread('cable.none', {}, 'settle.cable'), look];
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size'), look];
-    const aspects = [...armour(context), ...coldFlow(context), ...filling(context)];
+    const aspects = [...insulation(context), ...armour(context), ...coldFlow(context), ...filling(context)];
     if (aspects.length === 0) {
       aspects.push(conforms('e16.suits', { cable: cable.tag, shape: cable.shape, lengthM: cable.lengthM }));
     }
     return [...aspects, look];
   },
 };
+
+/** A mineral-insulated end drinks moisture in any other gland, and its pot takes no other cable. */
+function insulation(context: Context): Aspect[] {
+  const { title: kind, mineral } = kindOf(context);
+  const { tag: cable, mineral: of } = context.cable!;
+  if (mineral && !of) return [fails('e16.not-mineral', { cable, kind })];
+  return !mineral && of ? [fails('e16.mineral', { cable, kind })] : [];
+}
 
 /** A gland without a clamp leaves an armour loose. */
 function armour(context: Context): Aspect[] {

@@ -1,4 +1,6 @@
 import { fails, unread, type Check } from '../check';
+import { kindOf, type Context } from '../dossier';
+import type { Aspect } from '../finding';
 import { answerTo, judgeLook } from '../look';
 
 /** Shroud or deluge boot where sheet or place asks for one; water runs off the entry. */
@@ -10,22 +12,27 @@ export const e24: Check = {
   place: 'shroud',
   consequence: () => 2,
   run(context) {
-    const { certificate, area, size } = context;
     const look = judgeLook(context, 'shroud');
-    if (answerTo(context, 'shroud') !== 'none') return [look];
-    // "None fitted" is only sound where neither the sheet nor the place asks for one.
-    const { weather } = area;
-    if (weather === null) return [unread('e24.weather-unknown', { area: area.name }, 'settle.area')];
-    const shroud = certificate?.sheet.shroud ?? null;
-    const facts = {
-      area: area.name,
-      weather,
-      sheet: certificate?.sheet.number ?? '',
-      acrossMm: size?.acrossMm ?? null,
-    };
-    if (shroud === 'shroud' || shroud === 'boot') {
-      return [fails('e24.sheet-asks', { ...facts, what: shroud === 'boot' ? 'deluge boot' : 'shroud' })];
-    }
-    return weather === 'deluge' ? [fails('e24.deluge', facts)] : [look];
+    const facing = kindOf(context).looks.some(({ id }) => id === 'shrouds-facing');
+    return facing ? [...run(context, look), judgeLook(context, 'shrouds-facing')] : run(context, look);
   },
 };
+
+function run(context: Context, look: Aspect): Aspect[] {
+  const { certificate, area, size } = context;
+  if (answerTo(context, 'shroud') !== 'none') return [look];
+  // "None fitted" is only sound where neither the sheet nor the place asks for one.
+  const { weather } = area;
+  if (weather === null) return [unread('e24.weather-unknown', { area: area.name }, 'settle.area')];
+  const shroud = certificate?.sheet.shroud ?? null;
+  const facts = {
+    area: area.name,
+    weather,
+    sheet: certificate?.sheet.number ?? '',
+    acrossMm: size?.acrossMm ?? null,
+  };
+  if (shroud === 'shroud' || shroud === 'boot') {
+    return [fails('e24.sheet-asks', { ...facts, what: shroud === 'boot' ? 'deluge boot' : 'shroud' })];
+  }
+  return weather === 'deluge' ? [fails('e24.deluge', facts)] : [look];
+}

@@ -1,5 +1,10 @@
 import { asksFor } from '../grades';
-import { unread, type Check } from '../check';
+import { LEAST_BEND } from '../../mineral/link';
+import { metalSheathMm } from '../../mineral/sheath';
+import { below } from '../../quantity/compare';
+import { fails, unread, type Check } from '../check';
+import type { Context } from '../dossier';
+import type { Aspect } from '../finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';
@@ -16,9 +21,19 @@ export const e26: Check = {
     const look = judgeLook(context, 'cable-held');
     const { certificate, grade } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
+    const bends = tightBends(context);
     // The distance asks for a rule, which a look from below does not have.
-    if (!certificate.reducedRetention || !asksFor(grade, 'close')) return [look];
+    if (!certificate.reducedRetention || !asksFor(grade, 'close')) return [...bends, look];
     const distance = judgeValues(context, valueTaskOf(context, 'support-distance')!);
-    return [...distance, look];
+    return [...bends, ...distance, look];
   },
 };
+
+/** Bends of a link that its sheath does not bear. */
+function tightBends({ cable }: Context): Aspect[] {
+  const bends = cable?.mineral?.link?.bends ?? [];
+  const leastMm = LEAST_BEND * (cable ? metalSheathMm(cable) : 0);
+  return bends
+    .filter(({ radiusMm }) => below(radiusMm, leastMm))
+    .map(({ radiusMm }) => fails('e26.bend', { radiusMm, leastMm, sheathMm: metalSheathMm(cable!) }));
+}

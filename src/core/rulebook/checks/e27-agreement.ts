@@ -1,4 +1,5 @@
 import { agreement } from '../../measuring/agreement';
+import { metalSheathMm } from '../../mineral/sheath';
 import { atMost } from '../../quantity/compare';
 import type { Diameter } from '../../measuring/diameter';
 import { conforms, fails, unread, type Check } from '../check';
@@ -37,13 +38,14 @@ export const e27: Check = {
 };
 
 function overall({ cable }: Context, outer: Diameter): Aspect {
-  const differenceMm = outer.meanMm - cable!.outerMm;
+  const recordMm = metalSheathMm(cable!);
+  const differenceMm = outer.meanMm - recordMm;
   const allowedMm = outer.expandedUncertaintyMm + cable!.toleranceMm;
   const facts = {
     cable: cable!.tag,
     meanMm: outer.meanMm,
     uncertaintyMm: outer.expandedUncertaintyMm,
-    recordMm: cable!.outerMm,
+    recordMm,
     differenceMm,
     allowedMm,
   };

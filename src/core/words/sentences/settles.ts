@@ -41,5 +41,12 @@ export const SETTLES: Record<string, string> = {
   'settle.open-look': 'Open it again, look or measure, and close it.',
   'settle.evidence': 'Add a note or a photo to the tick.',
   'settle.unaltered': 'Hold the entry against marks and photo of the sealed record.',
+  'settle.ir-before': 'Open the pot, test every pair with the far end sealed, seal it within the window.',
+  'settle.ir-after': 'Test every pair now that it is sealed, and again a day later.',
+  'settle.ir-again': 'Seal the far end, let the cable reach the ambient, and test every pair again.',
+  'settle.path': 'Measure straights and bends between the accessories and keep them with the cable.',
+  'settle.trace': 'Trace each conductor from end to end and say which sleeve it comes out under.',
+  'settle.sheath-earth': 'Measure the sheath from end to end, four-wire, with one end disconnected.',
+  'settle.sheath-c': 'Record the highest temperature of the sheath in service on the cable.',
   'settle.bond-finer': 'Clean and retighten the joint, or measure with a finer meter.',
 };

@@ -1,28 +1,34 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { INSULATION_STAGES, type InsulationStage } from '../../core/mineral/insulation';
-import type { Slice } from '../../core/record/slice';
-import type { Cable } from '../../core/record/types';
-import { device, say } from '../device';
-import { give } from '../give';
-import { STAGE_WORDS } from './words';
+import { INSULATION_STAGES, type InsulationStage } from '../core/mineral/insulation';
+import type { Slice } from '../core/record/slice';
+import type { Cable, Id } from '../core/record/types';
+import { device, say } from './device';
+import { give } from './give';
+import { STAGE_WORDS } from './insulation-words';
 
 /** Begins a test: stage, temperature, far end, tester. */
 export function StartTest({
   slice,
   cable,
   drying,
+  entry = null,
+  stage: first = 'in-service',
   onDone,
 }: {
   slice: Slice;
   cable: Cable;
   drying: boolean;
+  /** The end that is being made off; null for a test of the finished cable. */
+  entry?: Id | null;
+  /** Stage that is offered first. */
+  stage?: InsulationStage;
   onDone: () => void;
 }) {
   const testers = slice
     .by('instrument', 'site', cable.site)
     .filter(({ kind }) => kind === 'insulation-tester');
-  const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : 'in-service');
+  const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : first);
   const [degrees, setDegrees] = useState('');
   const [sealed, setSealed] = useState(false);
   const [tester, setTester] = useState('');
@@ -35,6 +41,7 @@ export function StartTest({
     const payload = {
       id: device.id(),
       cable: cable.id,
+      entry,
       stage,
       drying,
       instrument: instrument.id,

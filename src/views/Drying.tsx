@@ -1,16 +1,16 @@
 import { useMemo, useState } from 'react';
-import { newestByPair, thresholdAt } from '../../core/mineral/cable-tests';
-import { at20C, pairsOf } from '../../core/mineral/insulation';
-import { DRYING_READINGS, dryingState, fitTrend } from '../../core/mineral/trend';
-import type { Slice } from '../../core/record/slice';
-import type { Cable } from '../../core/record/types';
-import { figure } from '../../core/words/format';
-import { now } from '../../client/clock';
+import { newestByPair, thresholdAt } from '../core/mineral/cable-tests';
+import { at20C, pairsOf } from '../core/mineral/insulation';
+import { DRYING_READINGS, dryingState, fitTrend } from '../core/mineral/trend';
+import type { Slice } from '../core/record/slice';
+import type { Cable } from '../core/record/types';
+import { figure } from '../core/words/format';
+import { now } from '../client/clock';
 import { LogChart } from './LogChart';
 import { StartTest } from './StartTest';
 import { testsOf } from './tests-of';
 import { TesterTray } from './TesterTray';
-import { megohmWords } from './words';
+import { megohmWords } from './insulation-words';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;

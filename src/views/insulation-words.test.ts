@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
-import type { InsulationTest } from '../../core/record/types';
+import { recordsWith } from '../core/rulebook/sound-entry.test.data';
+import type { InsulationTest } from '../core/record/types';
 import { testsOf } from './tests-of';
-import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } from './words';
+import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } from './insulation-words';
 
 describe('a resistance', () => {
   it.each([

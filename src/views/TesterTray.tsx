@@ -1,10 +1,10 @@
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
-import { sends } from '../../core/instrument/simulator';
-import type { InsulationTest } from '../../core/record/types';
-import { device, instrument as hand, say, useInstrument } from '../device';
-import { give } from '../give';
-import { megohmWords } from './words';
+import { sends } from '../core/instrument/simulator';
+import type { InsulationTest } from '../core/record/types';
+import { device, instrument as hand, say, useInstrument } from './device';
+import { give } from './give';
+import { megohmWords } from './insulation-words';
 
 /** The tester on one pair: its live value, or a typed one. */
 export function TesterTray({

@@ -1,5 +1,5 @@
-import type { Slice } from '../../core/record/slice';
-import type { Id, InsulationTest } from '../../core/record/types';
+import type { Slice } from '../core/record/slice';
+import type { Id, InsulationTest } from '../core/record/types';
 
 /** Tests of a cable, the oldest first. */
 export const testsOf = (slice: Slice, cable: Id): InsulationTest[] =>

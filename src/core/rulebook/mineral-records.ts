@@ -1,0 +1,79 @@
+import { stateOfTest, type TestState } from '../mineral/cable-tests';
+import { KINDS } from '../record/kinds';
+import { FILL, type TestHold } from '../record/kinds/steps';
+import type { Slice } from '../record/slice';
+import type { Cable, Continuity, Entry, Id, InsulationTest } from '../record/types';
+
+/** Tests of the cable in a mineral-insulated entry, and when its pot was sealed. */
+export interface MineralRecords {
+  /** Insulation tests of the cable, drying-out left out, in the order they were begun. */
+  tests: readonly InsulationTest[];
+  /** The newest tracing of its conductors; null before the first. */
+  continuity: Continuity | null;
+  /** When compound was last pressed into this pot; null before. */
+  sealedAt: string | null;
+}
+
+/** Collects them; null for an entry of another kind or without a cable. */
+export function mineralRecordsOf(slice: Slice, entry: Entry, cable: Cable | null): MineralRecords | null {
+  if (!KINDS[entry.kind].mineral || !cable?.mineral) return null;
+  const tests = slice.by('insulation', 'cable', cable.id).filter(({ drying }) => !drying);
+  const traced = slice.by('continuity', 'cable', cable.id);
+  let sealedAt: string | null = null;
+  for (const { ticks } of slice.by('makeoff', 'entry', entry.id)) {
+    const filled = ticks.find(({ step, skipped }) => step === FILL.id && skipped === null);
+    if (filled && (sealedAt === null || filled.at > sealedAt)) sealedAt = filled.at;
+  }
+  return { tests: tests.sort(byTime), continuity: traced.sort(byTime).at(-1) ?? null, sealedAt };
+}
+
+const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
+  a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1;
+
+/** The test that an end was sealed by, or would be: the newest one before its pot was filled. */
+export function testBefore({ tests, sealedAt }: MineralRecords, entry: Id): InsulationTest | null {
+  const own = tests.filter(
+    (test) =>
+      test.entry === entry && test.stage === 'before-seal' && (sealedAt === null || test.at <= sealedAt),
+  );
+  return own.at(-1) ?? null;
+}
+
+/** Tests of the sealed end, or of the finished cable since. */
+export function testsAfter({ tests, sealedAt }: MineralRecords, entry: Id): InsulationTest[] {
+  if (sealedAt === null) return [];
+  return tests.filter(
+    (test) =>
+      test.stage !== 'before-seal' && (test.entry === null || test.entry === entry) && test.at >= sealedAt,
+  );
+}
+
+/**
+ * Whether a test that the make-off waits for is there and allows going on.
+ *
+ * @param nowMs ms since 1970: a test before sealing grows too old
+ */
+export function holdIsMet(
+  records: MineralRecords | null,
+  cable: Cable | null,
+  entry: Id,
+  hold: TestHold,
+  nowMs: number,
+): boolean {
+  if (!records || !cable?.mineral) return false;
+  if (hold === 'continuity') return records.continuity !== null;
+  const before = testBefore(records, entry);
+  const test = hold === 'insulation-before' ? before : (testsAfter(records, entry)[0] ?? null);
+  if (!test) return false;
+  // Once the pot is sealed its own time says whether the test was fresh enough.
+  const at = records.sealedAt === null ? nowMs : Date.parse(records.sealedAt);
+  const state = stateOfTest(cable, test, hold === 'insulation-before' ? at : 0);
+  return hold === 'insulation-before' ? state.action === 'seal-now' : state.action === 'record';
+}
+
+/** The pair of a test with the least insulation, by what the verdict rests on. */
+export function worstPair({ judged }: TestState): { pair: string; judgedMegohm: number } | null {
+  let worst: { pair: string; judgedMegohm: number } | null = null;
+  for (const one of judged.values()) if (!worst || one.judgedMegohm < worst.judgedMegohm) worst = one;
+  return worst;
+}
