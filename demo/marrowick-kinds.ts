@@ -155,6 +155,7 @@ export const MORE_ENTRIES: EntrySpec[] = [
   // Cut 12 mm too short for its path.
   link('DL-1', 'M', 'MI-12', 'Q1', fault('M-01', { truth: { 'sheath-length': 11753 } })),
   // Work of today, which nobody has inspected yet.
+  pot('AX-34', 'M', 'MI-13', 'Q1', { read: 'none', work: 'drying' }),
   entry('AX-34', 'A', BA, 'S3', { read: 'none', work: 'curing' }),
   entry('AX-34', 'B', BP, 'S3', { read: 'none', work: 'mixed' }),
   entry('AX-34', 'C', DS, 'S3', { read: 'none', work: 'halfway' }),

@@ -12,7 +12,9 @@ const MOST = 1000;
 /** Three years of insulation tests of the mineral-insulated cables, and what is wrong with some of them. */
 export function addMineral(script: Script, spec: SiteSpec): void {
   if (spec.prefix !== 'mb') return;
-  MINERAL_CABLES.forEach((one, i) => DAYS.forEach((day, n) => addTest(script, spec, one, i, day, n)));
+  MINERAL_CABLES.filter(({ fresh }) => !fresh).forEach((one, i) =>
+    DAYS.forEach((day, n) => addTest(script, spec, one, i, day, n)),
+  );
 }
 
 /** A number between −1 and 1 that is the same at every seeding. */
@@ -79,3 +81,39 @@ export function sealEnd(script: Script, spec: SiteSpec, entry: EntrySpec, work: 
   );
   test('after-seal', 20 + sealedAfterMin, planted === 'fell at sealing' ? megohm / 3 : megohm * 0.96);
 }
+
+/** Minutes ago, and what the worst pair read then, while an end that drew moisture is dried out. */
+const DRYING: readonly [agoMin: number, megohm: number, celsius: number][] = [
+  [26, 31, 24], [21, 22, 31], [16, 27, 36], [11, 38, 38], [6, 52, 39],
+]; // prettier-ignore
+
+/** An end that was found damp today and is being dried out: its tracing, its first test, its readings so far. */
+export function addDrying(
+  script: Script,
+  spec: SiteSpec,
+  entry: EntrySpec,
+  ago: (minutes: number) => string,
+): void {
+  const one = MINERAL_CABLES.find(({ tag }) => tag === entry.mineral)!;
+  const { conductors, screened = false } = one;
+  const cable = mineralCableOf(spec, one).id;
+  const found = conductors.map((near) => ({ near, far: near }));
+  script.add('continuity.record', { id: script.id(ago(33)), cable, found }, ago(33), WORKER);
+  const test = (minutes: number, megohm: number, temperatureC: number, drying: boolean) => {
+    const at = ago(minutes);
+    const id = script.id(at);
+    script.add('insulation.start', { id, cable, entry: entryId(spec, entry), stage: 'before-seal', drying, instrument: `${spec.prefix}-tester-01`, temperatureC, farEndSealed: true }, at, WORKER); // prettier-ignore
+    const pairs = pairsOf(conductors, screened);
+    for (const [p, pair] of (drying ? pairs.slice(0, 1) : pairs).entries()) {
+      script.add(
+        'insulation.read',
+        { id, pair, megohm: megohm * (1 + 0.1 * p), saturated: false },
+        at,
+        WORKER,
+      );
+    }
+  };
+  test(31, 44, 19, false);
+  for (const [minutes, megohm, celsius] of DRYING) test(minutes, megohm, celsius, true);
+}
+const WORKER = 'M. Okonjo';

@@ -46,7 +46,7 @@ export interface EntrySpec {
   /** How its end was sealed, where that was not as it should be. */
   sealed?: SealedEnd;
   /** Being made off today: its compound curing, just mixed, or half of its steps done. */
-  work?: 'curing' | 'mixed' | 'halfway';
+  work?: 'curing' | 'mixed' | 'halfway' | 'drying';
   /** How far this round has got. */
   read: 'all' | 'outside' | 'none';
   /** Changes the sound entry into what it is. */

@@ -1,4 +1,5 @@
 import { KINDS, lookOf, partTick } from '../src/core/record/kinds';
+import { addDrying } from './mineral';
 import { cableOf, entryId, type EntrySpec, type Script, type SiteSpec } from './scenario';
 
 const MINUTE_MS = 60_000;
@@ -9,6 +10,7 @@ const DONE: Record<NonNullable<EntrySpec['work']>, { until: string; minutes: num
   curing: { until: 'pack', minutes: 150 },
   mixed: { until: 'mix', minutes: 50 },
   halfway: { until: 'spread', minutes: 35 },
+  drying: { until: 'continuity', minutes: 60 },
 };
 
 /** Entries that are being made off as the demo begins: ticks, and compound that stiffens or cures. */
@@ -27,16 +29,18 @@ export function addWork(script: Script, spec: SiteSpec): void {
     const of = { entry: entryId(spec, entry), round };
     script.add('makeoff.start', { id: work, ...of, why: 'make-off', habit: 'body-first' }, at, BY);
     const { parts, steps } = KINDS[entry.kind];
+    const intoBox = steps.some(({ id }) => id === 'body') ? ['body'] : [];
     const all = [
       ...parts.map(({ id }) => partTick(id)),
-      'body',
+      ...intoBox,
       ...steps.map(({ id }) => id).filter((id) => id !== 'body'),
     ];
     for (const step of all.slice(0, all.indexOf(until) + 1)) {
       answer(script, spec, entry, of, steps.find(({ id }) => id === step)?.hold ?? null, ago(minutes - 1));
       script.add('makeoff.tick', { id: work, step, initials: 'MO', skipped: null }, ago(minutes - 2), BY);
     }
-    if (entry.work === 'halfway') continue;
+    if (entry.work === 'drying') addDrying(script, spec, entry, ago);
+    if (entry.work === 'halfway' || entry.work === 'drying') continue;
     const packed = entry.work === 'curing';
     const payload = {
       id: script.id(at), ...of, batch: 'DY 2631', expires: ago(-200 * 24 * 60).slice(0, 10), ratioKept: true,
@@ -48,7 +52,12 @@ export function addWork(script: Script, spec: SiteSpec): void {
 }
 
 /** What is read at the hold points of the work, mm. */
-const READ: Record<string, number> = { 'thread-engagement': 11, 'armour-length': 17.5, 'compound-reach': 14 };
+const READ: Record<string, number> = {
+  'pot-projection': 2.1,
+  'thread-engagement': 11,
+  'armour-length': 17.5,
+  'compound-reach': 14,
+};
 
 /** The reading or the good answer at a hold point. */
 function answer(

@@ -3,7 +3,7 @@ import { newestByPair, thresholdAt } from '../core/mineral/cable-tests';
 import { at20C, pairsOf } from '../core/mineral/insulation';
 import { DRYING_READINGS, dryingState, fitTrend } from '../core/mineral/trend';
 import type { Slice } from '../core/record/slice';
-import type { Cable } from '../core/record/types';
+import type { Cable, Id } from '../core/record/types';
 import { figure } from '../core/words/format';
 import { now } from '../client/clock';
 import { LogChart } from './LogChart';
@@ -16,7 +16,16 @@ const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
 
 /** Drying an end out: readings while it warms, their trend, and when the threshold will be reached. */
-export function Drying({ slice, cable }: { slice: Slice; cable: Cable }) {
+export function Drying({
+  slice,
+  cable,
+  entry = null,
+}: {
+  slice: Slice;
+  cable: Cable;
+  /** The end that is being made off; null where that is not said. */
+  entry?: Id | null;
+}) {
   const mineral = cable.mineral!;
   const pairs = pairsOf(mineral.conductors, mineral.screened);
   const [pair, setPair] = useState(pairs[0]!);
@@ -66,7 +75,7 @@ export function Drying({ slice, cable }: { slice: Slice; cable: Cable }) {
       {open ? (
         <TesterTray key={open.id} test={open} pair={pair} onRead={() => undefined} />
       ) : (
-        <StartTest slice={slice} cable={cable} drying onDone={() => undefined} />
+        <StartTest slice={slice} cable={cable} drying entry={entry} onDone={() => undefined} />
       )}
       <p
         className={`verdict ${state.is === 'reached' ? 'good' : state.is === 'not-rising' ? 'bad' : 'open'}`}

@@ -1,3 +1,4 @@
+import './insulation.css';
 import { useState } from 'react';
 import { fallsBetween, newestByPair, stateOfTest } from '../core/mineral/cable-tests';
 import type { Cable, InsulationTest } from '../core/record/types';

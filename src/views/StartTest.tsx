@@ -1,3 +1,4 @@
+import './insulation.css';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { INSULATION_STAGES, type InsulationStage } from '../core/mineral/insulation';

@@ -1,3 +1,4 @@
+import './insulation.css';
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { sends } from '../core/instrument/simulator';

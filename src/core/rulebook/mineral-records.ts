@@ -6,9 +6,9 @@ import type { Cable, Continuity, Entry, Id, InsulationTest } from '../record/typ
 
 /** Tests of the cable in a mineral-insulated entry, and when its pot was sealed. */
 export interface MineralRecords {
-  /** Insulation tests of the cable, drying-out left out, in the order they were begun. */
+  /** Insulation tests of the cable since this end was cut, drying-out left out, in the order they were begun. */
   tests: readonly InsulationTest[];
-  /** The newest tracing of its conductors; null before the first. */
+  /** The newest tracing of its conductors since then; null before the first. */
   continuity: Continuity | null;
   /** When compound was last pressed into this pot; null before. */
   sealedAt: string | null;
@@ -17,14 +17,21 @@ export interface MineralRecords {
 /** Collects them; null for an entry of another kind or without a cable. */
 export function mineralRecordsOf(slice: Slice, entry: Entry, cable: Cable | null): MineralRecords | null {
   if (!KINDS[entry.kind].mineral || !cable?.mineral) return null;
-  const tests = slice.by('insulation', 'cable', cable.id).filter(({ drying }) => !drying);
-  const traced = slice.by('continuity', 'cable', cable.id);
-  let sealedAt: string | null = null;
-  for (const { ticks } of slice.by('makeoff', 'entry', entry.id)) {
-    const filled = ticks.find(({ step, skipped }) => step === FILL.id && skipped === null);
-    if (filled && (sealedAt === null || filled.at > sealedAt)) sealedAt = filled.at;
-  }
-  return { tests: tests.sort(byTime), continuity: traced.sort(byTime).at(-1) ?? null, sealedAt };
+  const work = slice
+    .by('makeoff', 'entry', entry.id)
+    .filter(({ why }) => why === 'make-off')
+    .sort(byTime)
+    .at(-1);
+  // A new make-off begins with a fresh square cut: what was tested and traced before it says nothing more.
+  const since = work?.at ?? '';
+  const filled = work?.ticks.find(({ step, skipped }) => step === FILL.id && skipped === null);
+  const tests = slice.by('insulation', 'cable', cable.id).filter(({ drying, at }) => !drying && at >= since);
+  const traced = slice.by('continuity', 'cable', cable.id).filter(({ at }) => at >= since);
+  return {
+    tests: tests.sort(byTime),
+    continuity: traced.sort(byTime).at(-1) ?? null,
+    sealedAt: filled?.at ?? null,
+  };
 }
 
 const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>

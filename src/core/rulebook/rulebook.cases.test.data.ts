@@ -275,6 +275,8 @@ export const CASES: [check: string, wanted: Outcome, why: string, change: Change
   ['M-01', 'unread', 'a sheet without a pot', { ...M, size: { mineral: null } }],
   ['M-02', 'fails', 'an end that was damp when it was sealed', { ...M, tests: before(30) }],
   ['M-02', 'fails', 'an end that was short when it was sealed', { ...M, tests: before(0.2) }],
+  ['M-02', 'unread', 'a damp end that is not sealed yet', { ...M, sealedAt: null, tests: before(30) }],
+  ['M-02', 'unread', 'a test from before the end was cut', { ...M, tests: [insulationTest('t0', 'before-seal', '2026-03-03T08:00:00.000Z', 800)] }],
   ['M-02', 'unread', 'no test before sealing', { ...M, tests: [] }],
   ['M-02', 'unread', 'a far end that was open', { ...M, tests: before(800, { farEndSealed: false }) }],
   ['M-02', 'unread', 'an end that was frozen', { ...M, tests: before(800, { temperatureC: -3 }) }],

@@ -163,8 +163,10 @@ export const insulationTest = (
 
 /** When the sound pot was filled. */
 export const SEALED_AT = '2026-03-03T09:10:00.000Z';
+/** When the end was cut: what is older does not count. */
+const CUT_AT = '2026-03-03T08:40:00.000Z';
 const filled = (at: string): MakeOff => ({
-  ...base, id: 'w', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first', by: 'A. Vell', finished: at, at,
+  ...base, id: 'w', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first', by: 'A. Vell', finished: at, at: CUT_AT,
   ticks: [{ step: 'fill', initials: 'AV', by: 'A. Vell', at, skipped: null }],
 }); // prettier-ignore
 const TESTS: InsulationTest[] = [

@@ -45,7 +45,10 @@ export function drawRuler(
     start = Math.max(start, end);
   }
   const length = rulerLength(cuts);
-  if (Math.min(to, length) > start) pen.polygon('sheath-outer', layer(start, Math.min(to, length), 1));
+  const copper = cuts.from === 'square-cut' && !cuts.marks.some(({ id }) => id === 'jacket');
+  if (Math.min(to, length) > start) {
+    pen.polygon(copper ? 'conductor' : 'sheath-outer', layer(start, Math.min(to, length), copper ? 0.8 : 1));
+  }
   drawScale(pen, [from, Math.min(to, length)]);
   // A mark between two strips stands on the first of them.
   const own = cuts.marks.filter(({ atMm }) => atMm <= to + 1e-9 && (atMm > from + 1e-9 || from === 0));

@@ -1,4 +1,4 @@
-import { linkPath, type Bend } from '../../core/mineral/link';
+import { linkPath, type Bend, type PathPoint } from '../../core/mineral/link';
 import { figure } from '../../core/words/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing, type Point } from '../shapes';
@@ -29,6 +29,11 @@ export function drawLinkPath(
   const before = points[points.length - 2] ?? first;
   for (const [x, y] of [first, last])
     pen.polygon('wall', rectangle(x - box / 2, y - box / 2, x + box / 2, y + box / 2));
+  straightsMm.forEach((mm, i) => {
+    const [from, to] = straightEnds(straightsMm, bends, i);
+    pen.label(`${figure(mm, 0)} mm`, [(from.x + to.x) / 2, (from.y + to.y) / 2 - box * 0.5], 'middle', true);
+  });
+  drawParts(pen, points, box);
   // The stretch along the last straight in which the end may lie.
   const heading = Math.atan2(last[1] - before[1], last[0] - before[0]);
   const along = (mm: number): Point => [last[0] + Math.cos(heading) * mm, last[1] + Math.sin(heading) * mm];
@@ -43,4 +48,31 @@ export function drawLinkPath(
     box: [Math.min(...xs) - pad, Math.min(...ys) - pad, Math.max(...xs) + pad, Math.max(...ys) + pad],
     description: `Path of ${straightsMm.length} straights and ${bends.length} bends; the second end may lie off by ${figure(toleranceMm, 1)} mm.`,
   };
+}
+
+/** Both ends of one straight of the path. */
+function straightEnds(
+  straightsMm: readonly number[],
+  bends: readonly (Bend & { right?: boolean })[],
+  i: number,
+): [PathPoint, PathPoint] {
+  const upTo = linkPath(straightsMm.slice(0, i + 1), bends.slice(0, i));
+  return [upTo[upTo.length - 2]!, upTo[upTo.length - 1]!];
+}
+
+/** At each end the pot's tail inside its box, and a shroud on the path whose wide end opens to its own accessory. */
+function drawParts(pen: Pen, points: readonly Point[], box: number): void {
+  const ends: [at: Point, towards: Point][] = [
+    [points[0]!, points[1]!],
+    [points[points.length - 1]!, points[points.length - 2]!],
+  ];
+  for (const [at, towards] of ends) {
+    const length = Math.hypot(towards[0] - at[0], towards[1] - at[1]) || 1;
+    const [ux, uy] = [(towards[0] - at[0]) / length, (towards[1] - at[1]) / length];
+    const on = (along: number, across: number): Point => [at[0] + ux * along - uy * across, at[1] + uy * along + ux * across]; // prettier-ignore
+    const [wide, narrow] = [box * 0.34, box * 0.14];
+    pen.line('shroud', [on(box * 0.9, wide), on(box * 1.7, narrow), on(box * 1.7, -narrow), on(box * 0.9, -wide), on(box * 0.9, wide)], { width: 1.2 }); // prettier-ignore
+    pen.polygon('brass', [on(-box * 0.3, box * 0.16), on(box * 0.2, box * 0.16), on(box * 0.2, -box * 0.16), on(-box * 0.3, -box * 0.16)]); // prettier-ignore
+    for (const side of [-0.08, 0.08]) pen.line('conductor', [on(-box * 0.3, box * side), on(-box * 0.5, box * side * 2)], { width: 1.4 }); // prettier-ignore
+  }
 }

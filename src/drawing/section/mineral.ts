@@ -11,9 +11,9 @@ import { drawWall } from './wall';
 import type { Geometry, Span } from './geometry';
 import { Pen } from './pen';
 
-/** Cable drawn outside, and tails drawn inside the box, mm. */
+/** Cable drawn outside, and tails drawn beyond the pot's mouth, mm. */
 const CABLE_MM = 34;
-const TAIL_MM = 30;
+const TAIL_MM = 26;
 /** Pot from the end of its thread to its mouth, its wall, the disc in its mouth, mm. */
 const CAVITY_MM = 18;
 const POT_WALL_MM = 2.2;
@@ -55,7 +55,7 @@ export function drawMineral(dossier: Dossier, stage: Stage = FINISHED): Drawing 
   const end = endOf(dossier);
   const pen = new Pen();
   drawEnd(pen, dossier, end, stage);
-  const left = -TAIL_MM - 8;
+  const left = end.mouth - TAIL_MM - 6;
   let right = end.nut[1] + CABLE_MM;
   pen.line('axis', [[left, 0], [right, 0]], { dashed: true }); // prettier-ignore
   const link = cable?.mineral?.link ?? null;
@@ -112,7 +112,7 @@ function drawEnd(pen: Pen, dossier: Dossier, e: End, stage: Stage): void {
   const seen = (look: string) => dossier.looks.get(look)?.answer ?? null;
   const mineral = cable?.mineral ?? null;
   const end = e.nut[1] + CABLE_MM;
-  const cut = stage.outerCut ? e.sheathEnd : -TAIL_MM - 4;
+  const cut = stage.outerCut ? e.sheathEnd : e.mouth - TAIL_MM;
   pen.polygon('conductor', rectangle(cut, -e.sheathR, end, e.sheathR), 'outer-sheath');
   pen.polygon('sheath-inner', rectangle(cut, -e.sheathR + COPPER_MM, end, e.sheathR - COPPER_MM));
   if (mineral?.jacketed) {
@@ -131,8 +131,8 @@ function drawEnd(pen: Pen, dossier: Dossier, e: End, stage: Stage): void {
       );
       const square = seen('drain-wire') !== 'touching';
       const y = e.potR - POT_WALL_MM - 1;
-      pen.line('armour', [[e.sheathEnd - 2, y], [e.mouth + DISC_MM, square ? y : e.sheathR * 0.4], [-TAIL_MM, e.sheathR + 5]], { width: 1.4, place: 'drain-wire' }); // prettier-ignore
-      pen.label('drain wire', [-TAIL_MM, e.sheathR + 9], 'start', true);
+      pen.line('armour', [[e.sheathEnd - 2, y], [e.mouth + DISC_MM, square ? y : e.sheathR * 0.4], [e.mouth - TAIL_MM * 0.7, e.sheathR + 5]], { width: 1.4, place: 'drain-wire' }); // prettier-ignore
+      pen.label('drain wire', [e.mouth - TAIL_MM * 0.7, e.sheathR + 9], 'start', true);
     }
   }
   if (stage.pot) drawPot(pen, e, stage, seen('pot-filled'), seen('pot-square'));
@@ -170,14 +170,15 @@ function drawConductors(pen: Pen, { cable }: Dossier, e: End, stage: Stage, end:
     const share = drawn === 1 ? 0 : -1 + (2 * i) / (drawn - 1);
     const y = share * bundle;
     const tail = share * (e.sheathR + drawn * 1.2);
-    const spine: Point[] = [[-TAIL_MM - 5, tail], [-TAIL_MM * 0.75, tail], [Math.min(e.mouth - 2, -TAIL_MM * 0.3), y], [end, y]]; // prettier-ignore
+    const out = e.mouth - TAIL_MM;
+    const spine: Point[] = [[out, tail], [e.mouth - 9, tail], [e.mouth - 2, y], [end, y]]; // prettier-ignore
     const band = (r: number, points: Point[]) => [
       ...points.map(([x, v]): Point => [x, v - r]),
       ...points.map(([x, v]): Point => [x, v + r]).reverse(),
     ];
     pen.polygon('conductor', band(half * 0.6, spine), undefined, i);
     // Sleeves run from the disc to the conductors' ends.
-    if (stage.filled) pen.polygon('core', band(half, [[-TAIL_MM, tail], [-TAIL_MM * 0.75, tail], [e.mouth + DISC_MM, y]]), undefined, i); // prettier-ignore
+    if (stage.filled) pen.polygon('core', band(half, [[out + 5, tail], [e.mouth - 9, tail], [e.mouth - 2, y], [e.mouth + DISC_MM, y]]), undefined, i); // prettier-ignore
   }
 }
 
@@ -246,7 +247,7 @@ function drawFarEnd(pen: Pen, dossier: Dossier, e: End, stage: Stage, link: Mine
   }
   const words = link ? linkWords(link) : ['path not recorded'];
   words.forEach((text, i) => pen.label(text, [near + 5, e.reach - 2 + 4.5 * i], 'middle', i > 0));
-  return right + TAIL_MM + 8;
+  return right - e.mouth + TAIL_MM + 6;
 }
 
 const linkWords = (link: MineralLink): string[] => {
@@ -272,15 +273,12 @@ function drawFigures(pen: Pen, dossier: Dossier, e: End): void {
   const washer = entry.washerMm > 0 ? `, washer ${figure(entry.washerMm)} mm` : '';
   pen.label(`wall ${figure(enclosure.wallMm)} mm${washer}`, [e.wall + 2, top + 1], 'start');
   const proud = m.projectionMm;
-  pen.dimension(
-    [e.sheathEnd, e.threadEnd],
-    -e.potR - 4,
-    proud === null
-      ? `proud not measured${size?.mineral ? `, ${size.mineral.projectionMm.map((x) => figure(x, 1)).join(' to ')} mm is right` : ''}`
-      : `proud ${figure(proud)} mm`,
-    'pot-projection',
-    proud === null,
-  );
+  const y = -e.potR - 4;
+  for (const x of [e.sheathEnd, e.threadEnd]) pen.line('dimension', [[x, y - 1.2], [x, -e.sheathR]], { place: 'pot-projection' }); // prettier-ignore
+  pen.line('dimension', [[e.sheathEnd, y], [e.threadEnd, y]], { place: 'pot-projection' }); // prettier-ignore
+  const right = size?.mineral ? `, ${size.mineral.projectionMm.map((x) => figure(x, 1)).join(' to ')} mm is right` : ''; // prettier-ignore
+  const words = proud === null ? `proud not measured${right}` : `proud ${figure(proud)} mm`;
+  pen.label(words, [e.sheathEnd - 1.5, y + 0.9], 'end', proud === null);
 }
 
 function describe({ entry, enclosure, size, cable }: Dossier, link: MineralLink | null): string {

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
+import { now } from '../../client/clock';
 import type { Id } from '../../core/record/types';
 import { parameter, useDevice } from '../device';
 import { Root } from '../Root';
@@ -35,7 +36,7 @@ export default function MakeOffView() {
       ]}
     >
       {({ slice: records, site: at, version }) => {
-        const opened = chosen ? openWork(records, chosen) : null;
+        const opened = chosen ? openWork(records, chosen, Date.parse(now())) : null;
         return (
           <div className="makeoff">
             <WorkList slice={records} site={at} version={version} current={chosen} onOpen={open} />

@@ -72,16 +72,18 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
               <option value="opening">opened up and closed again</option>
             </select>
           </label>
-          <label className="field">
-            <span>Order</span>
-            <select value={habit} onChange={(event) => setHabit(event.target.value as Habit)}>
-              {HABITS.map((one) => (
-                <option key={one} value={one}>
-                  {HABIT_WORDS[one]}
-                </option>
-              ))}
-            </select>
-          </label>
+          {!KINDS[entry.kind].mineral && (
+            <label className="field">
+              <span>Order</span>
+              <select value={habit} onChange={(event) => setHabit(event.target.value as Habit)}>
+                {HABITS.map((one) => (
+                  <option key={one} value={one}>
+                    {HABIT_WORDS[one]}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           <div className="start-buttons">
             <Button type="submit">Start the work</Button>
             <Button variant="default" onClick={() => window.print()}>

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { PlanStep } from '../../core/makeoff/plan';
 import { placeOf } from '../../core/record/kinds';
+import { isTestHold } from '../../core/record/kinds/steps';
 import type { MakeOff } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -12,6 +13,7 @@ import { LookCard } from '../LookCard';
 import { holdTitle } from './hold-title';
 import { CureStep, MixStep, PackStep } from './PourSteps';
 import { PlaceField } from './PlaceField';
+import { TestStep } from './TestStep';
 
 interface Props {
   dossier: Dossier;
@@ -66,7 +68,17 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
             <b>Hold point.</b> {waits ? 'Before going on:' : 'Answered.'}{' '}
             {holdTitle(dossier, hold).toLowerCase()}
           </p>
-          <Answer id={hold.id} dossier={dossier} work={work} />
+          {isTestHold(hold.id) ? (
+            <TestStep
+              key={id}
+              dossier={dossier}
+              slice={device.state().slice}
+              hold={hold.id}
+              since={work.at}
+            />
+          ) : (
+            <Answer id={hold.id} dossier={dossier} work={work} />
+          )}
         </>
       )}
       {step.asks.map(({ id: look }) => (

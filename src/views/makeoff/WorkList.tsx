@@ -30,7 +30,7 @@ export const WorkList = memo(function WorkList({
       {works.length === 0 && <p className="quiet">Nothing. Choose an entry and start.</p>}
       <ul>
         {works.map(({ id, entry }) => {
-          const opened = openWork(slice, entry);
+          const opened = openWork(slice, entry, nowMs);
           if (!opened) return null;
           const { dossier, plan } = opened;
           const total = plan.slipOn.length + plan.steps.length;

@@ -49,7 +49,9 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
   const current = chosen ?? plan.next;
   const nowMs = useNow(1000);
   const { clocks, late } = clocksOfSite(slice, entry.site, nowMs);
-  const own = clocks.filter((clock) => clock.entry === entry.id);
+  const own = clocks.filter(
+    (clock) => clock.entry === entry.id || (cable?.mineral && clock.cable === cable.id),
+  );
   const tick = (step: string, skipped: string | null) => {
     if (give('makeoff.tick', { id: work.id, step, initials: initials.trim() || '?', skipped }))
       setChosen(null);
@@ -86,7 +88,7 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
         </h1>
         <p>
           {KINDS[entry.kind].title}, {certificate?.number}, {size?.size} ({size?.thread}), cable {cable?.tag};{' '}
-          {WHY_WORDS[work.why]}. {HABIT_WORDS[work.habit]}.
+          {WHY_WORDS[work.why]}.{!cable?.mineral && ` ${HABIT_WORDS[work.habit]}.`}
         </p>
       </header>
       <div className="work-columns">

@@ -17,6 +17,7 @@ export function workOf(slice: Slice, entry: Id): MakeOff | null {
 export function openWork(
   slice: Slice,
   entryId: Id,
+  nowMs: number,
 ): { dossier: Dossier; work: MakeOff | null; plan: Plan } | null {
   const entry = slice.get('entry', entryId);
   if (!entry) return null;
@@ -25,7 +26,7 @@ export function openWork(
   const round = (running && slice.get('round', running.round)) ?? currentRound(slice, entryId, entry.site);
   const dossier = dossierOf(slice, entryId, round);
   if (!dossier) return null;
-  const plan = planOf(dossier, running?.habit ?? 'body-first', running?.why ?? 'make-off', running);
+  const plan = planOf(dossier, running?.habit ?? 'body-first', running?.why ?? 'make-off', running, nowMs);
   return { dossier, work: running, plan };
 }
 

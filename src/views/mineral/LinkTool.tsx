@@ -2,11 +2,13 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { parseLength } from '../../core/quantity/length';
 import { LEAST_BEND, linkLengths, linkToleranceMm } from '../../core/mineral/link';
-import type { Cable } from '../../core/record/types';
+import type { Cable, MineralLink } from '../../core/record/types';
+import { metalSheathMm } from '../../core/mineral/sheath';
 import { figure } from '../../core/words/format';
 import { drawLinkPath } from '../../drawing/mineral/link-path';
 import { DrawingView } from '../../ui/DrawingView';
 import { Figure, useFigures } from '../Figure';
+import { give } from '../give';
 
 interface Straight {
   mm: string;
@@ -29,21 +31,31 @@ const mmOf = (text: string): number | null => {
   return 'mm' in read ? read.mm : null;
 };
 
+/** What stands there before a path is measured. */
+const FIRST: MineralLink = {
+  straightsMm: [480, 946], bends: [{ angleDeg: 90, radiusMm: 83, right: false }], entryMm: [12, 12],
+  tailMm: [120, 120], trimMm: 20, fitMm: 4,
+}; // prettier-ignore
+
 /** The length of a cable that is cut to fit between two accessories, its tolerance, and what a moved box does to it. */
 export function LinkTool({ cable }: { cable: Cable | null }) {
-  const [straights, setStraights] = useState<Straight[]>([
-    { mm: '480', off: '1' },
-    { mm: '946', off: '1' },
-  ]);
-  const [bends, setBends] = useState<BendText[]>([
-    { angle: '90', radius: '83', offDeg: '1', offMm: '2', right: false },
-  ]);
+  const kept = cable?.mineral?.link ?? FIRST;
+  const [straights, setStraights] = useState<Straight[]>(() =>
+    kept.straightsMm.map((mm) => ({ mm: String(mm), off: '1' })),
+  );
+  const [bends, setBends] = useState<BendText[]>(
+    () =>
+    kept.bends.map(({ angleDeg, radiusMm, right }) => ({ angle: String(angleDeg), radius: String(radiusMm), offDeg: '1', offMm: '2', right })), // prettier-ignore
+  );
   const figures = useFigures({
-    entry1: '12',
-    entry2: '12',
-    tail1: '120',
-    tail2: '120',
-    trim: '20',
+    entry1: String(kept.entryMm[0]),
+    entry2: String(kept.entryMm[1]),
+    off1: '0.5',
+    off2: '0.5',
+    tail1: String(kept.tailMm[0]),
+    tail2: String(kept.tailMm[1]),
+    trim: String(kept.trimMm),
+    fit: String(kept.fitMm),
     moved: '10',
   });
   const straightsMm = straights.map(({ mm }) => mmOf(mm));
@@ -77,15 +89,16 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
           angleDeg: number(offDeg) ?? 0,
           radiusMm: number(offMm) ?? 0,
         })),
-        entryMm: [0.5, 0.5],
+        entryMm: [number(figures.text.off1) ?? 0, number(figures.text.off2) ?? 0],
       })
     : 0;
-  const sheathMm = cable?.outerMm ?? null;
+  const sheathMm = cable ? metalSheathMm(cable) : null;
   const tight =
     sheathMm === null
       ? []
       : read.filter(({ radiusMm }) => radiusMm !== null && radiusMm < LEAST_BEND * sheathMm);
   const moved = mmOf(figures.text.moved);
+  const fitMm = mmOf(figures.text.fit);
   const drawing = geometry && drawLinkPath(geometry.straightsMm, geometry.bends, toleranceMm);
   const change = <T,>(list: T[], i: number, next: Partial<T>): T[] =>
     list.map((one, j) => (j === i ? { ...one, ...next } : one));
@@ -183,10 +196,13 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
           <div className="mineral-fields">
             <Figure figures={figures} name="entry1" title="Inside the first face" unit="mm" zero />
             <Figure figures={figures} name="entry2" title="Inside the second face" unit="mm" zero />
+            <Figure figures={figures} name="off1" title="First may be off by" unit="mm" zero />
+            <Figure figures={figures} name="off2" title="Second may be off by" unit="mm" zero />
             <Figure figures={figures} name="tail1" title="First tail" unit="mm" zero />
             <Figure figures={figures} name="tail2" title="Second tail" unit="mm" zero />
             <Figure figures={figures} name="trim" title="Cut off when squaring" unit="mm" zero />
             <Figure figures={figures} name="moved" title="What if the box moves by" unit="mm" zero />
+            <Figure figures={figures} name="fit" title="It still fits when off by" unit="mm" zero />
           </div>
         </div>
         <div>
@@ -215,6 +231,39 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
                 Before the second pot goes on: shroud, shroud, facing opposite ways, each opening to its own
                 accessory; then gland parts, then pot.
               </p>
+              {fitMm !== null && toleranceMm > fitMm && (
+                <p className="tone-close">
+                  The length may be off by more than what still fits: measure the worst of them again, or let
+                  the cable pass a wide bend that takes it up.
+                </p>
+              )}
+              {cable?.mineral && fitMm !== null && (
+                <Button
+                  onClick={() =>
+                    give(
+                      'cable.edit',
+                      {
+                        id: cable.id,
+                        set: {
+                          mineral: {
+                            ...cable.mineral!,
+                            link: {
+                              ...geometry!,
+                              straightsMm: [...geometry!.straightsMm],
+                              entryMm: [entry1!, entry2!],
+                              tailMm: [tail1!, tail2!],
+                              fitMm,
+                            },
+                          },
+                        },
+                      },
+                      `The path is kept with ${cable.tag}.`,
+                    )
+                  }
+                >
+                  Keep the path with {cable.tag}
+                </Button>
+              )}
             </>
           ) : (
             <p role="alert" className="tone-failed">

@@ -7,6 +7,7 @@ import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
 import { parameter } from '../device';
 import { Root } from '../Root';
 import { Drying } from '../Drying';
+import { BothEnds } from './BothEnds';
 import { Insulation } from './Insulation';
 import { LinkTool } from './LinkTool';
 import { MarkOut } from './MarkOut';
@@ -15,6 +16,7 @@ import { testsOf } from '../tests-of';
 
 const TABS = [
   ['insulation', 'Insulation'],
+  ['ends', 'Both ends'],
   ['drying', 'Drying out'],
   ['marks', 'Marking out'],
   ['link', 'Length of a link'],
@@ -84,10 +86,16 @@ export default function MineralDesk() {
                 ) : (
                   <NoCable site={site} />
                 ))}
+              {tab === 'ends' &&
+                (chosen ? (
+                  <BothEnds key={chosen.id} slice={slice} cable={chosen} />
+                ) : (
+                  <NoCable site={site} />
+                ))}
               {tab === 'drying' &&
                 (chosen ? <Drying key={chosen.id} slice={slice} cable={chosen} /> : <NoCable site={site} />)}
               {tab === 'marks' && <MarkOut cable={chosen} />}
-              {tab === 'link' && <LinkTool cable={chosen} />}
+              {tab === 'link' && <LinkTool key={chosen?.id} cable={chosen} />}
             </main>
           </div>
         );

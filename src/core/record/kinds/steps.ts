@@ -237,7 +237,7 @@ export const TEST_BEFORE = step(
 export const FILL = step(
   'fill',
   'Press compound in from one side, slightly overfull, while the test is fresh.',
-  null,
+  'insulation-before',
   { caution: CHEMICAL, tools: ['gloves', 'goggles'] },
 );
 export const CRIMP = step(

@@ -29,7 +29,7 @@ export const m02: Check = {
   consequence: (context) => weigh(context, beforeOf(context)),
   run(context) {
     const test = beforeOf(context);
-    if (test) return [judgeTest(context, test, 'before sealing')];
+    if (test) return [beforeSealing(context, judgeTest(context, test, 'before sealing'))];
     return [
       noCable(context) ??
         passedOver(context, 'insulation-before') ??
@@ -37,6 +37,12 @@ export const m02: Check = {
     ];
   },
 };
+
+/** What is damp and not sealed yet is dried out and tested again: no defect so far. */
+const beforeSealing = ({ mineral }: Context, aspect: Aspect): Aspect =>
+  aspect.key === 'm.damp' && mineral!.sealedAt === null
+    ? unread('m.damp', aspect.facts, 'settle.dry')
+    : aspect;
 
 /** Insulation since the end was sealed. */
 export const m03: Check = {

@@ -26,7 +26,7 @@ export const MINERAL: Record<string, Sentence> = {
   'm.no-test': (f) => `No insulation test ${s(f, 'when')} is recorded for this end.`,
   'm.pairs': (f) => `Insulation ${s(f, 'when')}: ${s(f, 'pairs')} not read on ${day(s(f, 'at'))}.`,
   'm.invalid': (f) =>
-    `Insulation ${s(f, 'when')} on ${day(s(f, 'at'))} says nothing about ${s(f, 'pairs')}: ${WHY[s(f, 'why')]}.`,
+    `Insulation ${s(f, 'when')} on ${day(s(f, 'at'))} says nothing about ${s(f, 'pairs')}: ${WHY[s(f, 'why')] ?? s(f, 'why')}.`,
   'm.short': (f) =>
     `Insulation ${s(f, 'when')}: ${s(f, 'pairs')} short, ${s(f, 'pair')} reads ${megohm(n(f, 'megohm'))}; ${least(f)}.`,
   'm.damp': (f) =>

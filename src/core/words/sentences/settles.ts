@@ -44,6 +44,7 @@ export const SETTLES: Record<string, string> = {
   'settle.ir-before': 'Open the pot, test every pair with the far end sealed, seal it within the window.',
   'settle.ir-after': 'Test every pair now that it is sealed, and again a day later.',
   'settle.ir-again': 'Seal the far end, let the cable reach the ambient, and test every pair again.',
+  'settle.dry': 'Dry the end out, test every pair again, and seal it then.',
   'settle.path': 'Measure straights and bends between the accessories and keep them with the cable.',
   'settle.trace': 'Trace each conductor from end to end and say which sleeve it comes out under.',
   'settle.sheath-earth': 'Measure the sheath from end to end, four-wire, with one end disconnected.',

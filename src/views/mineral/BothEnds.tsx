@@ -1,0 +1,178 @@
+import { linkLengths } from '../../core/mineral/link';
+import { pathResistance } from '../../core/earth/path';
+import { fallsBetween, newestByPair, stateOfTest } from '../../core/mineral/cable-tests';
+import { pairsOf } from '../../core/mineral/insulation';
+import { KINDS } from '../../core/record/kinds';
+import type { Slice } from '../../core/record/slice';
+import type { Cable, Entry, InsulationTest } from '../../core/record/types';
+import { currentRound, dossierOf, groupsOf, type Dossier } from '../../core/rulebook/dossier';
+import { testBefore, testsAfter } from '../../core/rulebook/mineral-records';
+import { figure, ohm } from '../../core/words/format';
+import { drawEntry } from '../../drawing/draw';
+import { DrawingView } from '../../ui/DrawingView';
+import { ContinuityPanel } from '../ContinuityPanel';
+import { megohmWords } from '../insulation-words';
+
+/** From here on a test counts as the one a day later, ms after sealing. */
+const DAY_LATER_MS = 12 * 3_600_000;
+
+/** One cable with both its ends: each pot in section, its tests compared, and what runs from end to end. */
+export function BothEnds({ slice, cable }: { slice: Slice; cable: Cable }) {
+  const ends = slice
+    .by('entry', 'cable', cable.id)
+    .filter(({ kind }) => KINDS[kind].mineral)
+    .flatMap((entry) => dossierOf(slice, entry.id, currentRound(slice, entry.id, entry.site)) ?? []);
+  const { link } = cable.mineral!;
+  return (
+    <>
+      <p>
+        {cable.from} to {cable.to}, {figure(cable.lengthM)} m
+        {link &&
+          `; cut to fit, sheath ${figure(linkLengths(link).sheathMm, 1)} ± ${figure(link.fitMm, 1)} mm`}
+        . Order on the cable before the second pot: shroud, shroud, facing opposite ways, each opening to its
+        own accessory; then gland parts, then pot.
+      </p>
+      {ends.length === 0 && (
+        <p>
+          No entry holds this cable yet. Add one of kind {KINDS['mi-pot'].title} under{' '}
+          <a href={`/dossier/?site=${cable.site}&table=entry`}>Dossier, Entries</a>.
+        </p>
+      )}
+      {link && ends[0] && <EndSection dossier={ends[0]} shownPx={900} />}
+      <div className="both-ends">
+        {ends.map((dossier) => (
+          <End key={dossier.entry.id} dossier={dossier} cable={cable} />
+        ))}
+      </div>
+      <ContinuityPanel key={cable.id} slice={slice} cable={cable} />
+      <SheathEarth cable={cable} ends={ends} />
+    </>
+  );
+}
+
+/** One end in section; that of a link shows its far end and the path too. */
+function EndSection({ dossier, shownPx }: { dossier: Dossier; shownPx: number }) {
+  const drawing = drawEntry(dossier);
+  const [left, top, right, bottom] = drawing.box;
+  return (
+    <div className="mineral-drawing">
+      <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={shownPx} />
+    </div>
+  );
+}
+
+function End({ dossier, cable }: { dossier: Dossier; cable: Cable }) {
+  const { entry, enclosure, mineral } = dossier;
+  const before = mineral && testBefore(mineral, entry.id);
+  const after = mineral ? testsAfter(mineral, entry.id).filter(({ stage }) => stage === 'after-seal') : [];
+  const sealedMs = Date.parse(mineral?.sealedAt ?? '');
+  const later = after.find(({ at }) => Date.parse(at) - sealedMs >= DAY_LATER_MS) ?? null;
+  const first = after.find(({ at }) => Date.parse(at) - sealedMs < DAY_LATER_MS) ?? null;
+  return (
+    <section aria-label={`End at ${enclosure.tag}`}>
+      <h2>
+        <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
+          {enclosure.tag}, entry {entry.label}
+        </a>
+        <small> {KINDS[entry.kind].title}</small>
+      </h2>
+      {!cable.mineral!.link && <EndSection dossier={dossier} shownPx={440} />}
+      <Compared cable={cable} entry={entry} before={before} first={first} later={later} />
+      <p>
+        <a href={`/makeoff/?site=${entry.site}&entry=${entry.id}`}>Make it off, or open it up</a>
+      </p>
+    </section>
+  );
+}
+
+/** The tests before and after sealing, and a day later, pair by pair at 20 °C. */
+function Compared({
+  cable,
+  entry,
+  before,
+  first,
+  later,
+}: {
+  cable: Cable;
+  entry: Entry;
+  before: InsulationTest | null;
+  first: InsulationTest | null;
+  later: InsulationTest | null;
+}) {
+  const { conductors, screened, fallFactor } = cable.mineral!;
+  const tests = [before, first, later];
+  const judged = tests.map((test) => test && stateOfTest(cable, test, 0).judged);
+  const newest = tests.map((test) => newestByPair(test?.readings ?? []));
+  const falls = tests.map((test, i) => new Set(i > 0 && test && before ? fallsBetween(cable, before, test).map(({ pair }) => pair) : [])); // prettier-ignore
+  if (tests.every((test) => test === null)) return <p className="quiet">Its sealing was not tested here.</p>;
+  const any = falls.some((set) => set.size > 0);
+  return (
+    <>
+      <table aria-label={`Insulation at entry ${entry.label} compared`}>
+        <thead>
+          <tr>
+            <th scope="col">At 20 °C</th>
+            <th scope="col">Before</th>
+            <th scope="col">After</th>
+            <th scope="col">A day later</th>
+          </tr>
+        </thead>
+        <tbody>
+          {pairsOf(conductors, screened).map((pair) => (
+            <tr key={pair}>
+              <th scope="row">{pair}</th>
+              {judged.map((all, i) => {
+                const one = all?.get(pair);
+                const fell = falls[i]!.has(pair);
+                return (
+                  <td key={i} className={`figures${fell ? ' tone-failed' : ''}`}>
+                    {one ? megohmWords(one.megohm20, newest[i]!.get(pair)?.saturated) : '–'}
+                    {fell && ', fell'}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {any && (
+        <p className="tone-failed">
+          A pair fell by more than the factor {figure(fallFactor)} at sealing: moisture got in, or something
+          was damaged.
+        </p>
+      )}
+      {!later && <p className="quiet">Test it again a day after sealing.</p>}
+    </>
+  );
+}
+
+/** The copper sheath as earth conductor: predicted from area and length, against what was measured. */
+function SheathEarth({ cable, ends }: { cable: Cable; ends: readonly Dossier[] }) {
+  const { sheathMm2 } = cable.mineral!;
+  const read = ends.flatMap((dossier) =>
+    groupsOf(dossier, 'sheath-earth').flatMap(({ readings, fault }) =>
+      fault
+        ? []
+        : readings.map(({ value }) => ({ tag: `${dossier.enclosure.tag} ${dossier.entry.label}`, value })),
+    ),
+  );
+  return (
+    <section aria-label="Sheath as earth conductor">
+      <h3>Sheath as earth conductor</h3>
+      {sheathMm2 === null ? (
+        <p>
+          Record the cross-section of the copper sheath on the cable, and its resistance is predicted here.
+        </p>
+      ) : (
+        <p>
+          {figure(cable.lengthM)} m of {figure(sheathMm2)} mm² copper predict{' '}
+          <b className="figures">{ohm(pathResistance('copper', cable.lengthM, 1, sheathMm2, 20))}</b> at 20
+          °C.{' '}
+          {read.length === 0
+            ? 'It is not measured yet.'
+            : `Measured: ${read.map(({ tag, value }) => `${ohm(value)} at ${tag}`).join(', ')}.`}
+        </p>
+      )}
+    </section>
+  );
+}
