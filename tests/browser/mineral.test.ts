@@ -114,7 +114,7 @@ describe('one end made off', () => {
     await doUntil(page, 'Gland into the box');
     await page.goto(`${demo.served.address}/mineral/?site=marrowick&cable=mb-cable-mi-01&tab=ends`);
     await waitForText(page, 'main table', 'A day later');
-    await waitForText(page, 'main table', '689 MΩ');
+    await waitForText(page, 'main table', '804 MΩ');
     expect([...first.errors, ...again.errors]).toEqual([]);
     await page.close();
   });

@@ -48,6 +48,29 @@ describe('cut marks', () => {
   });
 });
 
+describe('cut marks of a mineral-insulated end', () => {
+  const marks = (change: Change = {}) => cutMarks(dossierWith({ kind: 'mi-pot', ...change }));
+  it('are all measured from the fresh square cut, in the order along the cable', () => {
+    const { from, marks: all } = marks({ entry: { tailMm: 120 }, mineral: { jacketed: true } });
+    expect(from).toBe('square-cut');
+    expect(all.map(({ id, atMm }) => [id, atMm])).toEqual([
+      ['screen', 110], ['strip', 120], ['pot', 130], ['jacket', 150], ['stop', 153],
+    ]); // prettier-ignore
+    expect(all.find(({ id }) => id === 'pot')).toMatchObject({ lowMm: 129, highMm: 131 });
+  });
+  it('leave out screen and jacket where there is none', () =>
+    expect(marks({ mineral: { screened: false } }).marks.map(({ id }) => id)).toEqual([
+      'strip',
+      'pot',
+      'stop',
+    ]));
+  it('say what is missing', () => {
+    expect(marks({ entry: { tailMm: null } }).missing).toEqual(['tail']);
+    expect(marks({ size: { mineral: null } }).missing).toEqual(['pot']);
+    expect(marks({ entry: { size: null } }).missing).toEqual(['size']);
+  });
+});
+
 describe('the plan', () => {
   it.each(KIND_IDS)('of %s has every step once in both habits, and its body in the right place', (kind) => {
     const first = steps({ kind }).steps.map(({ id }) => id);

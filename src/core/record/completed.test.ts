@@ -22,6 +22,15 @@ describe('a record of an earlier day', () => {
     },
   );
 
+  it('a mineral-insulated cable gets them in its build-up, and its tests say which end they belong to', () => {
+    const whole = recordsWith({ kind: 'mi-pot' }).get('cable', 'k')!;
+    const old = { ...whole, mineral: without(whole.mineral!, 'sheathMm2', 'sheathC', 'link') };
+    expect(completed('cable', old).mineral).toMatchObject({ sheathMm2: null, link: null, fallFactor: 2 });
+    expect(completed('cable', whole)).toBe(whole);
+    const test = recordsWith({ kind: 'mi-pot' }).get('insulation', 't1')!;
+    expect(completed('insulation', without(test, 'entry'))).toMatchObject({ entry: null });
+  });
+
   it('a certificate gets them in its sheet and every size too, and keeps what it has', () => {
     const certificate = slice.get('certificate', 'q')!;
     const { sheet, ...rest } = certificate;

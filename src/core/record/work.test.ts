@@ -143,6 +143,27 @@ describe('insulation tests', () => {
     give(slice, 'instrument.remove', { id: 'm' });
     expect(slice.get('instrument', 'm')).toBeNull();
   });
+  it('of an end belong to the entry that holds the cable', () => {
+    const slice = records();
+    expect(() => give(slice, 'insulation.start', { ...START_TEST, entry: 'gone' })).toThrow();
+    give(slice, 'insulation.start', { ...START_TEST, entry: 'e' });
+    expect(slice.get('insulation', 't')!.entry).toBe('e');
+    slice.write([{ table: 'entry', id: 'e', after: { ...slice.get('entry', 'e')!, cable: null } }]);
+    expect(() => give(slice, 'insulation.start', { ...START_TEST, id: 't2', entry: 'e' })).toThrow(
+      'another cable',
+    );
+  });
+  it('tracing names every sleeve once at either end, and can be undone', () => {
+    const slice = records();
+    const trace = (found: { near: string; far: string | null }[]) => give(slice, 'continuity.record', { id: 'n', cable: 'k', found }); // prettier-ignore
+    expect(() => trace([{ near: 'X', far: 'L' }])).toThrow('no such sleeve');
+    expect(() => trace([{ near: 'L', far: 'Y' }])).toThrow('no such sleeve');
+    expect(() => trace([{ near: 'L', far: 'N' }, { near: 'N', far: 'N' }])).toThrow('named twice'); // prettier-ignore
+    const kept = trace([{ near: 'L', far: 'N' }, { near: 'N', far: null }]); // prettier-ignore
+    expect(slice.get('continuity', 'n')!.found).toHaveLength(2);
+    give(slice, 'undo', { command: kept });
+    expect(slice.get('continuity', 'n')).toBeNull();
+  });
   it('an id that is taken is refused', () => {
     const slice = records();
     give(slice, 'insulation.start', START_TEST);

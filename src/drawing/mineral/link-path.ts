@@ -4,7 +4,7 @@ import { Pen } from '../section/pen';
 import { rectangle, type Drawing, type Point } from '../shapes';
 
 /** A box at each end of the path, as a share of the drawing. */
-const BOX_SHARE = 0.05;
+const BOX_SHARE = 0.08;
 
 /**
  * The path of a link as it is entered, to scale in its plane: straights, bends, an accessory at each end, and
@@ -31,7 +31,15 @@ export function drawLinkPath(
     pen.polygon('wall', rectangle(x - box / 2, y - box / 2, x + box / 2, y + box / 2));
   straightsMm.forEach((mm, i) => {
     const [from, to] = straightEnds(straightsMm, bends, i);
-    pen.label(`${figure(mm, 0)} mm`, [(from.x + to.x) / 2, (from.y + to.y) / 2 - box * 0.5], 'middle', true);
+    const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+    // Beside the middle of its straight, on the outer side of the first bend.
+    const [nx, ny] = [(to.y - from.y) / length, -(to.x - from.x) / length];
+    const side = nx >= 0 ? 1 : -1;
+    const at: Point = [
+      (from.x + to.x) / 2 + side * nx * box * 0.3,
+      (from.y + to.y) / 2 + side * ny * box * 0.3,
+    ];
+    pen.label(`${figure(mm, 0)} mm`, at, Math.abs(nx) < 0.1 ? 'middle' : 'start', true);
   });
   drawParts(pen, points, box);
   // The stretch along the last straight in which the end may lie.

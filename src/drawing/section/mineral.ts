@@ -2,6 +2,7 @@ import { threadOf } from '../../core/gland/thread-table';
 import { FINISHED, type Stage } from '../../core/makeoff/stage';
 import { linkLengths } from '../../core/mineral/link';
 import { metalSheathMm } from '../../core/mineral/sheath';
+import { KINDS } from '../../core/record/kinds';
 import type { MineralLink } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/format';
@@ -284,7 +285,7 @@ function drawFigures(pen: Pen, dossier: Dossier, e: End): void {
 function describe({ entry, enclosure, size, cable }: Dossier, link: MineralLink | null): string {
   const mineral = cable?.mineral;
   const parts = [
-    `Section of entry ${entry.label} of ${enclosure.tag}, mineral-insulated pot`,
+    `Section of entry ${entry.label} of ${enclosure.tag}, ${KINDS[entry.kind].title}`,
     size ? `size ${size.size}, ${size.thread}` : 'size not named',
     mineral
       ? `${count(mineral.conductors.length, 'conductor')}${mineral.screened ? ', screened, with a drain wire' : ''}${mineral.jacketed ? ', with a jacket' : ''}`

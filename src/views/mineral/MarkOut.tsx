@@ -1,16 +1,39 @@
 import { Button } from '@mantine/core';
 import { endMarks } from '../../core/mineral/marks';
-import type { Cable } from '../../core/record/types';
+import type { Slice } from '../../core/record/slice';
+import type { Cable, MineralPot } from '../../core/record/types';
 import { figure } from '../../core/words/format';
 import { drawMarkOut } from '../../drawing/mineral/mark-out';
 import { DrawingView } from '../../ui/DrawingView';
-import { Figure, useFigures } from '../Figure';
+import { Figure, typed, useFigures } from '../Figure';
+
+/** What the sheet of the accessory on one of the cable's ends says; null where none is chosen yet. */
+function sheetOf(
+  slice: Slice,
+  { id }: Cable,
+): { pot: MineralPot; tailMm: number | null; words: string } | null {
+  for (const { certificate: of, size: name, tailMm } of slice.by('entry', 'cable', id)) {
+    const certificate = of === null ? null : slice.get('certificate', of);
+    const pot = certificate?.sheet.sizes.find(({ size }) => size === name)?.mineral;
+    if (pot) return { pot, tailMm, words: `sheet ${certificate!.sheet.number}, size ${name}` };
+  }
+  return null;
+}
 
 /** Marks of one end from the fresh square cut, with a ruler that prints at its true size. */
-export function MarkOut({ cable }: { cable: Cable | null }) {
+export function MarkOut({ slice, cable }: { slice: Slice; cable: Cable | null }) {
+  const sheet = cable && sheetOf(slice, cable);
   const screened = cable?.mineral?.screened ?? false;
   const jacketed = cable?.mineral?.jacketed ?? false;
-  const figures = useFigures({ tail: '120', stop: '33', pot: '16', stub: screened ? '12' : '', grip: '25' });
+  const figures = useFigures({
+    tail: typed(sheet?.tailMm ?? 120),
+    stop: typed(sheet?.pot.toolStopOffsetMm ?? 33),
+    pot: typed(
+      sheet ? sheet.pot.threadLengthMm - (sheet.pot.projectionMm[0] + sheet.pot.projectionMm[1]) / 2 : 16,
+    ),
+    stub: screened ? typed(sheet?.pot.screenStubMm ?? 12) : '',
+    grip: typed(sheet?.pot.gripMm ?? 25),
+  });
   const [tailMm, toolStopOffsetMm, potRearMm, glandGripMm] = (['tail', 'stop', 'pot', 'grip'] as const).map(
     (name) => figures.length(name),
   );
@@ -28,6 +51,7 @@ export function MarkOut({ cable }: { cable: Cable | null }) {
         All from the fresh square cut.
         {cable &&
           ` For ${cable.tag}: ${jacketed ? 'with' : 'without'} an outer jacket, ${screened ? 'screened' : 'not screened'}.`}{' '}
+        {sheet && `Lengths from ${sheet.words}. `}
         Insulation drinks moisture from the air as soon as the end is open: have everything at hand.
       </p>
       <div className="mineral-fields">

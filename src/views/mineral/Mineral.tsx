@@ -94,7 +94,7 @@ export default function MineralDesk() {
                 ))}
               {tab === 'drying' &&
                 (chosen ? <Drying key={chosen.id} slice={slice} cable={chosen} /> : <NoCable site={site} />)}
-              {tab === 'marks' && <MarkOut cable={chosen} />}
+              {tab === 'marks' && <MarkOut key={chosen?.id} slice={slice} cable={chosen} />}
               {tab === 'link' && <LinkTool key={chosen?.id} cable={chosen} />}
             </main>
           </div>
