@@ -1,5 +1,6 @@
 import type { KindId } from '../src/core/record/kind-ids';
 import type { EnclosureSpec, EntrySpec } from './scenario';
+import { TRANSITS } from './transits';
 
 /** Enclosures of the kinds beside the two of the extraction line: analysers, heaters, workshop, loading. */
 export const MORE_ENCLOSURES: EnclosureSpec[] = [
@@ -22,6 +23,11 @@ export const MORE_ENCLOSURES: EnclosureSpec[] = [
   { tag: 'TY-4', area: 'mb-yard', what: 'motor box, transfer pump', x: 77, y: 30, concepts: ['db'], volumeCm3: 2800 },
   { tag: 'TY-5', area: 'mb-yard', what: 'junction box, flood lights', x: 88, y: 22, concepts: ['eb'] },
   { tag: 'TY-6', area: 'mb-yard', what: 'heater box, tank 2', x: 88, y: 30, concepts: ['db'], volumeCm3: 1900 },
+  { tag: 'TR-1', area: 'mb-hall', what: 'wall to the control room', x: 34, y: 3, concepts: [], wallMm: 150 },
+  { tag: 'TR-2', area: 'mb-hall', what: 'wall to the workshop', x: 34, y: 12, concepts: [], wallMm: 150 },
+  { tag: 'TR-3', area: 'mb-cell', what: 'deck over the cell', x: 59, y: 3, concepts: [], wallMm: 150 },
+  { tag: 'CB-1', area: 'mb-loft', what: 'marshalling cabinet', x: 59, y: 22, z: 8, concepts: ['eb'] },
+  { tag: 'TR-4', area: 'mb-mill', what: 'wall to the yard', x: 84, y: 3, concepts: [], wallMm: 240 },
   { tag: 'WS-61', area: 'mb-shop', what: 'socket board', x: 6, y: 40, concepts: [], ingress: 'IP44', material: 'insulating' },
   { tag: 'WS-62', area: 'mb-shop', what: 'bench supply', x: 22, y: 40, concepts: [], ingress: 'IP44', wallMm: 3 },
 ]; // prettier-ignore
@@ -154,6 +160,8 @@ export const MORE_ENTRIES: EntrySpec[] = [
   link('DL-4', 'M', 'MI-12', 'Q1'),
   // Cut 12 mm too short for its path.
   link('DL-1', 'M', 'MI-12', 'Q1', fault('M-01', { truth: { 'sheath-length': 11753 } })),
+  // Walls, a deck and a cabinet with many cables each.
+  ...TRANSITS,
   // Work of today, which nobody has inspected yet.
   pot('AX-34', 'M', 'MI-13', 'Q1', { read: 'none', work: 'drying' }),
   entry('AX-34', 'A', BA, 'S3', { read: 'none', work: 'curing' }),

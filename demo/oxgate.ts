@@ -1,4 +1,5 @@
 import type { SiteSpec } from './scenario';
+import { OXGATE_TRANSIT } from './transits';
 
 /** A small grain plant, to show that sites are kept apart. */
 export const OXGATE: SiteSpec = {
@@ -48,6 +49,15 @@ export const OXGATE: SiteSpec = {
   ],
   enclosures: [
     {
+      tag: 'OX-T1',
+      area: 'om-floor',
+      what: 'wall to the switch room',
+      x: 27,
+      y: 3,
+      concepts: [],
+      wallMm: 150,
+    },
+    {
       tag: 'MF-1',
       area: 'om-floor',
       what: 'junction box, turner drive',
@@ -68,6 +78,7 @@ export const OXGATE: SiteSpec = {
     },
   ],
   entries: [
+    OXGATE_TRANSIT,
     { enclosure: 'MF-1', label: 'A', kind: 'gland-double-seal', size: 'S3', read: 'all' },
     { enclosure: 'MF-1', label: 'B', kind: 'gland-reversible-ring', size: 'S3', read: 'all' },
     {

@@ -8,6 +8,7 @@ import { gapFor } from '../src/core/rulebook/gap-scale';
 import type { SealedEnd } from './mineral';
 import { MINERAL_CABLES, mineralCableOf, mineralTruth } from './mineral-cables';
 import { CABLE_FOR } from './series';
+import { frameOf, type TransitSpec } from './transits';
 
 /** An area of the invented plant, as the scenario writes it. */
 export type AreaSpec = DossierFields['area'];
@@ -43,6 +44,8 @@ export interface EntrySpec {
   madeOff?: boolean;
   /** Tag of the mineral-insulated cable in it, instead of one of its own. */
   mineral?: string;
+  /** What a transit holds, instead of one cable. */
+  transit?: TransitSpec;
   /** How its end was sealed, where that was not as it should be. */
   sealed?: SealedEnd;
   /** Being made off today: its compound curing, just mixed, or half of its steps done. */
@@ -196,6 +199,10 @@ const USUAL: Record<KindId, string> = {
   'connector-resin': 'resin',
   'mi-pot': 'mi-pot',
   'mi-link': 'mi-link',
+  'transit-block': 'transit-block',
+  'transit-block-bonded': 'transit-bonded',
+  'transit-cabinet': 'transit-cabinet',
+  'transit-sealant': 'transit-sealant',
 };
 
 /** The entry's record, twisted as it says. */
@@ -209,12 +216,13 @@ export function entryOf(spec: SiteSpec, entry: EntrySpec, thread: string): Dossi
     kind: entry.kind,
     hole: { form: 'threaded', thread, diameterMm: null, chamfersMm: 1 },
     certificate: `${spec.prefix}-cert-${entry.certificate ?? USUAL[entry.kind]}`,
-    size: entry.size,
+    size: entry.transit ? null : entry.size,
     ringFace: turned ? (entry.twist?.cable?.armour?.type === 'braid' ? 'X' : 'W') : null,
-    cable: cableId(spec, entry),
-    washerMm: 2,
+    cable: entry.transit ? null : cableId(spec, entry),
+    washerMm: entry.transit ? 0 : 2,
     adaptors: [],
-    tailMm: entry.mineral ? 120 : 180,
+    tailMm: entry.transit ? null : entry.mineral ? 120 : 180,
+    frame: frameOf(entry),
     ...entry.twist?.entry,
   };
 }

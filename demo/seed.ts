@@ -14,6 +14,7 @@ import {
   readingsAt,
   Script,
   truthOf,
+  type EnclosureSpec,
   type EntrySpec,
   type SiteSpec,
 } from './scenario';
@@ -22,6 +23,7 @@ import { addMineral, sealEnd } from './mineral';
 import { MINERAL_CABLES, mineralCableOf } from './mineral-cables';
 import { addWork } from './work';
 import { certificates } from './series';
+import { addPacking, transitCables } from './transits';
 
 /** The invented people of the demo. */
 export const PEOPLE = ['A. Vell', 'M. Okonjo', 'R. Tarn'] as const;
@@ -95,6 +97,11 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
   if (prefix === 'mb')
     for (const one of MINERAL_CABLES) script.add('cable.add', mineralCableOf(spec, one), at(), by);
   for (const entry of spec.entries) {
+    if (entry.transit) {
+      for (const cable of transitCables(spec, entry)) script.add('cable.add', cable, at(), by);
+      script.add('entry.add', entryOf(spec, entry, 'M20x1.5'), at(), by);
+      continue;
+    }
     if (!entry.mineral) script.add('cable.add', cableOf(spec, entry), at(), by);
     const sizes = certs.find(({ id }) => id === entryOf(spec, entry, '').certificate)!.sheet.sizes;
     const { thread } = sizes.find(({ size }) => size === entry.size)!;
@@ -105,7 +112,10 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
 /** Entries of the close round a year ago. */
 const earlierOf = (spec: SiteSpec): EntrySpec[] =>
   spec.entries
-    .filter(({ planted, read, madeOff, mineral }) => !planted && !madeOff && !mineral && read === 'all')
+    .filter(
+      ({ planted, read, madeOff, mineral, transit }) =>
+        !planted && !madeOff && !mineral && !transit && read === 'all',
+    )
     .slice(0, 4);
 
 /** Entries made off in a round of their own, each left with a sealed record of what it hides now. */
@@ -284,12 +294,18 @@ interface Visit {
 }
 
 function inspect(script: Script, spec: SiteSpec, entry: EntrySpec, visit: Visit): void {
-  const { round, days, by, reach, sealedBefore } = visit;
+  const { round, days, by, reach } = visit;
   const id = entryId(spec, entry);
-  const cable = cableOf(spec, entry);
   const certificate = certificateOf(spec, entry);
-  const size = certificate.sheet.sizes.find((one) => one.size === entry.size)!;
   const enclosure = spec.enclosures.find(({ tag }) => tag === entry.enclosure)!;
+  if (entry.transit) {
+    const at = script.at(days);
+    addPacking(script, spec, entry, at, by);
+    answerLooks(script, spec, entry, visit, certificate, enclosure, { singleCore: false, screened: false });
+    return;
+  }
+  const cable = cableOf(spec, entry);
+  const size = certificate.sheet.sizes.find((one) => one.size === entry.size)!;
   const truth: Record<string, number> = {
     ...truthOf(entry, cable, enclosure.wallMm ?? WALL_MM, size),
     ...(certificate.reducedRetention
@@ -320,13 +336,30 @@ function inspect(script: Script, spec: SiteSpec, entry: EntrySpec, visit: Visit)
     }
   });
   if (open && certificate.sheet.compound) pour(script, entry, id, visit);
+  answerLooks(script, spec, entry, visit, certificate, enclosure, {
+    singleCore: cable.cores.reduce((sum, { count }) => sum + count, 0) === 1,
+    screened: cable.mineral?.screened ?? true,
+  });
+}
+
+/** The answers to every look that a visit reaches. */
+function answerLooks(
+  script: Script,
+  spec: SiteSpec,
+  entry: EntrySpec,
+  { round, days, by, reach, sealedBefore }: Visit,
+  certificate: DossierFields['certificate'],
+  enclosure: EnclosureSpec,
+  cable: { singleCore: boolean; screened: boolean },
+): void {
+  const id = entryId(spec, entry);
+  const open = reach === 'all';
   const { weather } = spec.areas.find((area) => area.id === enclosure.area)!;
   const place = {
     weather,
     sealedBefore,
     unused: (enclosure.unused ?? []).length > 0,
-    singleCore: cable.cores.reduce((sum, { count }) => sum + count, 0) === 1,
-    screened: cable.mineral?.screened ?? true,
+    ...cable,
   };
   const looks = looksOf(entry.kind, certificate);
   for (const [look, answer] of answersOf(entry, certificate, place)) {

@@ -1,3 +1,4 @@
+import { transitSheet } from './transits';
 import type { DossierFields } from '../src/core/record/commands';
 import { KINDS, type Kind } from '../src/core/record/kinds';
 import type { KindId } from '../src/core/record/kind-ids';
@@ -184,12 +185,13 @@ function certificate(
     reducedRetention: false,
     sheet: {
       number: `FS ${number.slice(4, 11)}`,
-      sizes: kind.mineral ? mineralSizes() : sizesOf(kind, sealC),
+      sizes: kind.transit ? [] : kind.mineral ? mineralSizes() : sizesOf(kind, sealC),
       joints: jointsOf(kind),
       expectedBondOhm: 0.012,
       compound: kind.pot === 'compound' ? POT_COMPOUND : kind.pot === 'resin' ? RESIN : null,
       shroud: certified ? 'none' : 'shroud',
-      chart: CHART,
+      chart: kind.transit ? [] : CHART,
+      transit: transitSheet(kindId),
     },
     ...rest,
   };
@@ -199,6 +201,8 @@ const SPECIAL = [
   'The clamp is tightened to face-to-face contact and opened once for a look before it is closed.',
 ];
 const QUILLION = { maker: 'Quillion', serviceC: [-60, 250] as Range };
+/** Walls ask for an approval, not for a protection. */
+const TARRANE = { maker: 'Tarrane', concepts: [], levels: [], groups: [], divisions: [] };
 const HELD = ['The cable is clamped within 300 mm of the gland.'];
 
 /** The invented certificates of a site, under ids that begin with its prefix. */
@@ -237,6 +241,19 @@ export function certificates(prefix: string): Certificate[] {
     make('resin', 'FRN 21.0808', 'resin connector for corrugated armour', 'connector-resin'),
     make('mi-pot', 'QLN 22.0316', 'pots and glands for mineral-insulated cables', 'mi-pot', QUILLION),
     make('mi-link', 'QLN 22.0317', 'pots and glands for mineral-insulated links', 'mi-link', QUILLION),
+    make('transit-block', 'TRN 23.0520', 'block transit, gas and water approval', 'transit-block', TARRANE),
+    make(
+      'transit-bonded',
+      'TRN 23.0521',
+      'bonded block transit, gas and fire approval',
+      'transit-block-bonded',
+      TARRANE,
+    ),
+    make('transit-cabinet', 'TRN 24.0066', 'cabinet transit', 'transit-cabinet', { maker: 'Tarrane' }),
+    make('transit-sealant', 'DYS 22.0140', 'sealant transit, gas and fire approval', 'transit-sealant', {
+      ...TARRANE,
+      maker: 'Dessel Yard',
+    }),
     make('withdrawn', 'FRN 19.0031', 'double-seal gland, first pattern', 'gland-double-seal', {
       state: 'withdrawn',
       issued: '2019-05-20',

@@ -3,6 +3,7 @@ import { kindOf, type Dossier } from '../core/rulebook/dossier';
 import type { Kind } from '../core/record/kinds';
 import { drawMineral } from './section/mineral';
 import { drawSection } from './section/section';
+import { drawTransit } from './transit/face';
 import type { Drawing } from './shapes';
 
 /** Every body is drawn in section by the same hands; a kind that needs another view gets a line of its own. */
@@ -11,6 +12,7 @@ const DRAWINGS: Record<Kind['drawing'], (dossier: Dossier, stage?: Stage) => Dra
   industrial: drawSection,
   resin: drawSection,
   mineral: drawMineral,
+  transit: (dossier) => drawTransit(dossier),
 };
 
 /**

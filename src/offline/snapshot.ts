@@ -5,7 +5,7 @@ import type { TableName } from '../core/record/types';
 
 const TABLES = [
   'site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round',
-  'reference', 'reading', 'look', 'pour', 'makeoff', 'insulation', 'continuity', 'asleft', 'inspection', 'defect', 'change',
+  'reference', 'reading', 'look', 'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'inspection', 'defect', 'change',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** A snapshot as a slice that can be read and written. */

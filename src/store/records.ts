@@ -6,7 +6,7 @@ import type { Db } from './open';
 /** Every table of records, in the order in which they refer to each other. */
 export const TABLES = [
   'site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round',
-  'reference', 'reading', 'look', 'pour', 'makeoff', 'insulation', 'continuity', 'asleft', 'inspection', 'defect', 'change',
+  'reference', 'reading', 'look', 'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'inspection', 'defect', 'change',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** Columns that records can be looked up by. */
@@ -25,6 +25,7 @@ const LOOKUPS: Record<TableName, readonly string[]> = {
   makeoff: ['site', 'entry', 'round'],
   insulation: ['site', 'cable', 'instrument', 'entry'],
   continuity: ['site', 'cable'],
+  packing: ['site', 'entry'],
   asleft: ['site', 'entry', 'round'],
   reference: ['site'],
   inspection: ['site', 'entry', 'round'],

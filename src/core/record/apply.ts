@@ -4,6 +4,7 @@ import { applyLook, applySeal, applyStrike, applyTake } from './apply-inspection
 import { applyAsLeft, applyPour, applyPourEdit } from './apply-as-left';
 import { applyContinuity, applyInsulationRead, applyInsulationStart } from './apply-insulation';
 import { applyMakeOffStart, applyTick, applyUntick } from './apply-make-off';
+import { applyPacking } from './apply-packing';
 import { applyUndo } from './apply-undo';
 import { Refusal, type AnyCommand, type DossierTable } from './commands';
 import { Draft } from './draft';
@@ -55,6 +56,8 @@ function run(draft: Draft, command: AnyCommand): void {
       return applyInsulationRead(draft, command.payload);
     case 'continuity.record':
       return applyContinuity(draft, command.payload);
+    case 'packing.set':
+      return applyPacking(draft, command.payload);
     case 'asleft.seal':
       return applyAsLeft(draft, command.payload);
     case 'inspection.seal':

@@ -22,6 +22,7 @@ import type {
   Round,
   Site,
   Tick,
+  TransitPacking,
 } from './types';
 
 /** The fields that people fill in: a record without what the reducer keeps. */
@@ -73,6 +74,7 @@ export type Payloads = {
   'insulation.start': Omit<Fields<InsulationTest>, 'by' | 'at' | 'readings'>;
   'insulation.read': { id: Id } & Pick<PairReading, 'pair' | 'megohm' | 'saturated'>;
   'continuity.record': Pick<Continuity, 'id' | 'cable' | 'found'>;
+  'packing.set': Pick<TransitPacking, 'id' | 'entry' | 'openings'>;
   'asleft.seal': Pick<AsLeft, 'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'>;
   'inspection.seal': { id: Id; entry: Id; round: Id };
   'defect.raise': {

@@ -15,12 +15,12 @@ const LATER: Partial<Record<TableName, Defaults>> = {
   },
   cable: { filling: null, breathing: null, mineral: null },
   certificate: { divisions: [], reducedRetention: false },
-  entry: { adaptors: null, tailMm: null },
+  entry: { adaptors: null, tailMm: null, frame: null },
   look: { note: '' },
   insulation: { entry: null },
 };
 
-const LATER_OF_SHEET: Defaults = { compound: null, shroud: null, chart: [] };
+const LATER_OF_SHEET: Defaults = { compound: null, shroud: null, chart: [], transit: null };
 const LATER_OF_SIZE: Defaults = {
   backNut: null,
   armourLengthMm: null,

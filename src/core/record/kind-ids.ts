@@ -11,5 +11,9 @@ export const KIND_IDS = [
   'connector-resin',
   'mi-pot',
   'mi-link',
+  'transit-block',
+  'transit-block-bonded',
+  'transit-cabinet',
+  'transit-sealant',
 ] as const;
 export type KindId = (typeof KIND_IDS)[number];

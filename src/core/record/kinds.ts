@@ -34,10 +34,12 @@ export interface Kind {
   pot: 'compound' | 'resin' | 'none';
   /** Whether it ends a mineral-insulated cable, and only such a one. */
   mineral: boolean;
+  /** Blocks, bonded blocks or sealant, many cables in one frame; null for an entry of one cable. */
+  transit: 'blocks' | 'bonded' | 'sealant' | null;
   /** Whether the kind is made with a certificate for explosive atmospheres. */
   certified: boolean;
   /** Body that its section is drawn with. */
-  drawing: 'gland' | 'industrial' | 'resin' | 'mineral';
+  drawing: 'gland' | 'industrial' | 'resin' | 'mineral' | 'transit';
 }
 
 const FIRST = ['E-01', 'E-02', 'E-03', 'E-04', 'E-05', 'E-06', 'E-07', 'E-08', 'E-09', 'E-10', 'E-11'];
@@ -78,6 +80,7 @@ const armoured = (rest: Rest): Kind => ({
   inner: 'seal',
   pot: 'none',
   mineral: false,
+  transit: null,
   certified: true,
   drawing: 'gland',
   ...rest,
@@ -114,6 +117,38 @@ const mineral = (rest: Rest): Kind =>
     inner: 'none',
     mineral: true,
     drawing: 'mineral',
+    ...rest,
+  });
+
+const TRANSIT_CHECKS = ['E-01', 'E-25', 'E-28', 'E-29'];
+const T = ['T-01', 'T-02', 'T-03', 'T-04', 'T-05', 'T-06', 'T-07', 'T-08'];
+const TRANSIT_LOOKS = [
+  looks.APPROVAL,
+  looks.BOTH_SIDES,
+  looks.STRAIGHT,
+  looks.FRAME_FIXED,
+  looks.UNALTERED,
+  looks.DAMAGE,
+];
+const PACKED = [
+  steps.FRAME_CLEAN, steps.PEEL_BLOCKS, steps.LUBRICATE, steps.PLATES, steps.WEDGE, steps.THROUGH, steps.OTHER_SIDE,
+  steps.BOLTS_AGAIN,
+]; // prettier-ignore
+
+/** A frame with many cables between rubber blocks, or in sealant. */
+const transit = (rest: Rest): Kind =>
+  armoured({
+    parts: [],
+    places: [],
+    looks: [...TRANSIT_LOOKS, looks.RELAXED],
+    steps: PACKED,
+    checks: [...TRANSIT_CHECKS, ...T, 'T-10'],
+    joints: [],
+    ring: 'none',
+    armour: 'none',
+    inner: 'none',
+    transit: 'blocks',
+    drawing: 'transit',
     ...rest,
   });
 
@@ -236,6 +271,37 @@ export const KINDS: Record<KindId, Kind> = {
     places: [...MINERAL_PLACES, places.SHEATH_LENGTH],
     looks: [...MINERAL_LOOKS, looks.FACING],
     steps: [...OPENED, steps.CUT_TO_LENGTH, ...SEALED, steps.SHROUDS_ON, steps.COVER],
+  }),
+  'transit-block': transit({ id: 'transit-block', title: 'block transit' }),
+  'transit-block-bonded': transit({
+    id: 'transit-block-bonded',
+    title: 'bonded block transit',
+    looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.BRAID],
+    steps: [...PACKED.slice(0, 2), steps.FOLD_BRAID, ...PACKED.slice(2)],
+    checks: [...TRANSIT_CHECKS, ...T, 'T-09', 'T-10'],
+    transit: 'bonded',
+  }),
+  'transit-cabinet': transit({
+    id: 'transit-cabinet',
+    title: 'cabinet transit',
+    checks: [
+      ...TRANSIT_CHECKS.slice(0, 1),
+      'E-02',
+      'E-03',
+      'E-05',
+      'E-06',
+      ...TRANSIT_CHECKS.slice(1),
+      ...T,
+      'T-10',
+    ],
+  }),
+  'transit-sealant': transit({
+    id: 'transit-sealant',
+    title: 'sealant transit',
+    looks: [...TRANSIT_LOOKS.filter(({ id }) => id !== 'transit-cables'), looks.ADHESION, looks.BEHIND],
+    steps: [steps.FRAME_CLEAN, steps.CLEAN_DRY, steps.WRAP, steps.SEAL_FACE, steps.HOLDS, steps.OTHER_SIDE],
+    checks: [...TRANSIT_CHECKS, 'S-01', 'S-02', 'S-03', 'S-04', 'S-05', 'S-06', 'T-10'],
+    transit: 'sealant',
   }),
 };
 

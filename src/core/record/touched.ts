@@ -1,7 +1,15 @@
 import type { RecordChange, Slice } from './slice';
 import type { Id, Tables } from './types';
 
-const OF_ENTRY: ReadonlySet<string> = new Set(['reading', 'look', 'pour', 'makeoff', 'asleft', 'inspection']);
+const OF_ENTRY: ReadonlySet<string> = new Set([
+  'reading',
+  'look',
+  'pour',
+  'makeoff',
+  'asleft',
+  'inspection',
+  'packing',
+]);
 
 /**
  * Entries whose judgement a set of changes can alter. Read from the slice after the changes were written;
@@ -29,6 +37,9 @@ export function touchedEntries(
     }
     if (change.table === 'insulation' || change.table === 'continuity')
       addAll(slice.by('entry', 'cable', (record as Tables['continuity']).cable));
+    // A cable may lie in any transit of its site.
+    if (change.table === 'cable')
+      addAll(slice.by('packing', 'site', record.site).map(({ entry }) => ({ id: entry })));
     if (change.table === 'cable') addAll(slice.by('entry', 'cable', id));
     if (change.table === 'certificate') addAll(slice.by('entry', 'certificate', id));
     if (change.table === 'instrument') {

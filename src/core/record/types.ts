@@ -4,6 +4,7 @@ import type { Certificate } from './types/certificate';
 import type { Defect, Inspection, ReferenceRecord, Round } from './types/inspection';
 import type { Instrument } from './types/instrument';
 import type { Area, Enclosure, Entry, Site } from './types/place';
+import type { TransitPacking } from './types/transit';
 import type { AsLeft, Continuity, InsulationTest, Look, MakeOff, Pour, Reading } from './types/work';
 
 export * from './types/base';
@@ -13,6 +14,7 @@ export * from './types/certificate';
 export * from './types/instrument';
 export * from './types/work';
 export * from './types/inspection';
+export * from './types/transit';
 
 /** What one command did, so that it can be undone. */
 export interface Change extends Base {
@@ -43,6 +45,7 @@ export interface Tables {
   makeoff: MakeOff;
   insulation: InsulationTest;
   continuity: Continuity;
+  packing: TransitPacking;
   asleft: AsLeft;
   reference: ReferenceRecord;
   inspection: Inspection;

@@ -22,6 +22,7 @@ import type {
 } from '../record/types';
 import { mineralRecordsOf, type MineralRecords } from './mineral-records';
 import { resolveReferences, type ReferenceSet } from './references';
+import { transitRecordsOf, type TransitRecords } from './transit-records';
 import { skippedHolds, type SkippedHold } from './skipped';
 
 /** Everything that judging one entry reads. */
@@ -56,6 +57,8 @@ export interface Dossier {
   askedAt: Entry | null;
   /** Tests of a mineral-insulated cable; null for another kind of entry. */
   mineral: MineralRecords | null;
+  /** How a transit is packed; null for another kind of entry, or where it is not recorded. */
+  transit: TransitRecords | null;
   /** References that findings are printed with. */
   references: ReferenceSet;
 }
@@ -142,6 +145,7 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     lastSealed: lastSealed(slice, records, entryId, round),
     askedAt: askedAt(slice, entry, round),
     mineral: mineralRecordsOf(slice, entry, cable),
+    transit: transitRecordsOf(slice, entry, certificate),
     references: resolveReferences(site.references, (id) => slice.get('reference', id)),
   };
 }

@@ -56,6 +56,7 @@ export const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
   lastSealed: d.lastSealed,
   askedAt: d.askedAt,
   mineral: d.mineral,
+  transit: d.transit,
   references: d.references,
   grade,
   at,

@@ -1,7 +1,15 @@
 import type { Adaptor, Entry, UnusedEntry } from '../record/types';
 import type { Outcome } from './finding';
-import type { InsulationTest } from '../record/types';
-import { insulationTest, reading, SOUND_GAP_MM, SOUND_MINERAL, type Change } from './sound-entry.test.data';
+import type { BlockSide, InsulationTest, PackedBlock } from '../record/types';
+import {
+  insulationTest,
+  reading,
+  soundBlock,
+  SOUND_GAP_MM,
+  SOUND_MINERAL,
+  SOUND_TRANSIT,
+  type Change,
+} from './sound-entry.test.data';
 
 const hole = (thread: string): Partial<Entry> => ({
   hole: { form: 'threaded', thread, diameterMm: null, chamfersMm: 1 },
@@ -27,6 +35,29 @@ const before = (megohm: number, change: Partial<InsulationTest> = {}): Insulatio
 ];
 const after = (megohm: number): InsulationTest =>
   insulationTest('t2', 'after-seal', '2026-03-03T09:30:00.000Z', megohm);
+const TB: Change = { kind: 'transit-block' };
+const TX: Change = { kind: 'transit-block-bonded' };
+const TS: Change = { kind: 'transit-sealant' };
+type Packed = NonNullable<Change['packed']>;
+/** Changes the blocks that hold a cable, or the spare ones. */
+const blocks =
+  (spares: boolean, change: (block: PackedBlock) => PackedBlock): Packed =>
+  (opening) => ({
+    ...opening,
+    rows: opening.rows.map((row) => ({
+      ...row,
+      columns: row.columns.map((column) => ({
+        ...column,
+        blocks: column.blocks.map((block) => ((block.cable === null) === spares ? change(block) : block)),
+      })),
+    })),
+  });
+const held = (change: Partial<PackedBlock>): Packed => blocks(false, (block) => ({ ...block, ...change }));
+const spare = (change: Partial<PackedBlock>): Packed => blocks(true, (block) => ({ ...block, ...change }));
+const jacket = (change: Partial<BlockSide>): Packed =>
+  blocks(false, (block) => ({ ...block, jacket: { ...block.jacket, ...change } }));
+const armour = (change: Partial<BlockSide>): Packed =>
+  blocks(false, (block) => ({ ...block, armour: { ...block.armour!, ...change } }));
 const DIVISIONS: Change = {
   site: { scheme: 'divisions' },
   area: { division: { class: 'I', division: 1, group: 'C' } },
@@ -310,4 +341,43 @@ export const CASES: [check: string, wanted: Outcome, why: string, change: Change
   ['E-16', 'fails', 'a mineral-insulated cable in a plain gland', { ...P, cable: { mineral: SOUND_MINERAL } }],
   ['E-24', 'fails', 'a shroud of a link that faces the wrong way', { ...L, looks: { 'shrouds-facing': 'turned' } }],
   ['E-26', 'fails', 'a bend tighter than six sheaths', { ...L, mineral: { link: { ...SOUND_MINERAL.link!, bends: [{ angleDeg: 90, radiusMm: 100, right: false }] } } }],
+  ['E-01', 'fails', 'a withdrawn approval of a transit', { ...TB, certificate: { state: 'withdrawn' } }],
+  ['T-01', 'fails', 'a cable that its block does not take', { ...TB, cable: { outerMm: 26 } }],
+  ['T-01', 'unread', 'a frame whose packing is not recorded', { ...TB, packed: null }],
+  ['T-01', 'unread', 'a sheet without blocks', { ...TB, sheet: { transit: null } }],
+  ['T-01', 'unread', 'an entry without a frame', { ...TB, entry: { frame: null } }],
+  ['T-02', 'fails', 'a layer too many', { ...TB, packed: jacket({ layers: [6, 5] }) }],
+  ['T-02', 'fails', 'a layer too few', { ...TB, packed: jacket({ layers: [5, 4] }) }],
+  ['T-02', 'fails', 'daylight between the halves', { ...TB, packed: jacket({ daylight: true }) }],
+  ['T-02', 'fails', 'the armour side of a bonded block', { ...TX, packed: armour({ layers: [4, 4] }) }],
+  ['T-02', 'unread', 'layers nobody counted', { ...TB, packed: jacket({ layers: null }) }],
+  ['T-02', 'fails', 'a cable that measures more than its record', { ...TB, packed: jacket({ readingsMm: [21.4, 21.42, 21.4], instrument: 'c' }) }],
+  ['T-03', 'fails', 'halves peeled unlike', { ...TB, packed: jacket({ layers: [6, 4] }) }],
+  ['T-04', 'fails', 'the last layer gone', { ...TB, packed: jacket({ layers: [6, 4] }) }],
+  ['T-05', 'fails', 'a plate that is missing', { ...TB, packed: (o) => ({ ...o, rows: o.rows.map((row) => ({ ...row, plate: false })) }) }],
+  ['T-05', 'unread', 'a plate nobody looked for', { ...TB, packed: (o) => ({ ...o, rows: o.rows.map((row) => ({ ...row, plate: null })) }) }],
+  ['T-05', 'fails', 'a core that is lost', { ...TB, packed: spare({ core: false }) }],
+  ['T-05', 'unread', 'a core nobody looked at', { ...TB, packed: spare({ core: null }) }],
+  ['T-05', 'fails', 'a row that is not full', { ...TB, packed: (o) => ({ ...o, rows: o.rows.map((row) => ({ ...row, columns: row.columns.slice(0, 1) })) }) }],
+  ['T-05', 'fails', 'one side only', { ...TB, looks: { 'both-sides': 'one' } }],
+  ['T-06', 'fails', 'a wedge that travelled too far', { ...TB, packed: (o) => ({ ...o, wedgeMm: 13 }) }],
+  ['T-06', 'fails', 'a wedge that is not home', { ...TB, packed: (o) => ({ ...o, wedgeMm: 7 }) }],
+  ['T-06', 'unread', 'a wedge nobody read', { ...TB, packed: (o) => ({ ...o, wedgeMm: null }) }],
+  ['T-06', 'fails', 'a row too few', { ...TB, packed: (o) => ({ ...o, rows: [] }) }],
+  ['T-06', 'fails', 'bolts nobody checked again', { ...TB, looks: { 'bolts-again': 'no' } }],
+  ['T-07', 'fails', 'no spare block left', { ...TB, packed: (o) => ({ ...o, rows: o.rows.map((row) => ({ ...row, columns: row.columns.map((column) => ({ ...column, blocks: [soundBlock('k', false)] })) })) }) }],
+  ['T-08', 'fails', 'blocks packed dry', { ...TB, looks: { 'transit-cables': 'dry' } }],
+  ['T-09', 'fails', 'grease on the braid', { ...TX, looks: { braid: 'grease' } }],
+  ['T-09', 'fails', 'a path with a high resistance', { ...TX, packed: held({ bondOhm: 0.4 }) }],
+  ['T-09', 'marginal', 'a path far above the prediction', { ...TX, packed: held({ bondOhm: 0.09 }) }],
+  ['T-09', 'unread', 'a path nobody measured', { ...TX, packed: held({ bondOhm: null }) }],
+  ['T-10', 'fails', 'a gap round the frame', { ...TB, looks: { 'frame-fixed': 'gap' } }],
+  ['S-01', 'fails', 'an opening that is too full', { ...TS, transit: { sealant: { ...SOUND_TRANSIT.sealant!, maxFillPct: 1 } } }],
+  ['S-01', 'unread', 'a sheet without sealant', { ...TS, transit: { sealant: null } }],
+  ['S-02', 'fails', 'a cable too near to the wall', { ...TS, packed: (o) => ({ ...o, cables: [{ cable: 'k', xMm: 20, yMm: 70 }] }) }],
+  ['S-03', 'fails', 'a recess too shallow at one point', { ...TS, packed: (o) => ({ ...o, recessMm: [20, 19, 21] }) }],
+  ['S-03', 'unread', 'a recess measured at one point', { ...TS, packed: (o) => ({ ...o, recessMm: [20] }) }],
+  ['S-04', 'fails', 'sealant that lifts', { ...TS, looks: { adhesion: 'lifts' } }],
+  ['S-05', 'fails', 'one side only', { ...TS, looks: { 'both-sides': 'one' } }],
+  ['S-06', 'fails', 'a cable without its sleeve', { ...TS, looks: { 'sleeves-behind': 'bare' } }],
 ]; // prettier-ignore

@@ -34,6 +34,9 @@ import { e31 } from './checks/e31-single-core';
 import { m07 } from './checks/m-earth';
 import { m02, m03, m04, m05 } from './checks/m-insulation';
 import { m01, m06, m08 } from './checks/m-pot';
+import { s01, s02, s03, s04, s05, s06 } from './checks/s-sealant';
+import { t01, t02, t03, t04, t05, t06, t07 } from './checks/t-blocks';
+import { t08, t09, t10 } from './checks/t-frame';
 import { r01, r02, r03 } from './checks/r-resin';
 
 /** The rule book. A new rule is a module of its own and a line here. */
@@ -41,6 +44,7 @@ export const RULES: readonly Check[] = [
   e01, e02, e03, e04, e05, e06, e07, e08, e09, e10, e11, e12, e13, e14, e15, e16, e17, e18a, e18b, e19, e20,
   e21, e22, e23a, e23b, e24, e25, e26, e27, e28, e29, e30, e31, r01, r02, r03,
   m01, m02, m03, m04, m05, m06, m07, m08,
+  t01, t02, t03, t04, t05, t06, t07, t08, t09, t10, s01, s02, s03, s04, s05, s06,
 ]; // prettier-ignore
 
 const BY_ID = new Map(RULES.map((rule) => [rule.id, rule]));

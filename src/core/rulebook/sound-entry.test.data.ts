@@ -10,6 +10,7 @@ import type {
   Continuity,
   Enclosure,
   Entry,
+  Frame,
   GlandSize,
   Inspection,
   InsulationTest,
@@ -18,12 +19,15 @@ import type {
   MakeOff,
   Mineral,
   MineralPot,
+  PackedBlock,
+  PackedOpening,
   Pour,
   Reading,
   ReferenceRecord,
   Round,
   Seal,
   Site,
+  TransitSheet,
 } from '../record/types';
 import { pairsOf } from '../mineral/insulation';
 import { dossierOf, type Dossier } from './dossier';
@@ -64,6 +68,9 @@ export interface Change {
   tests?: InsulationTest[];
   traced?: Continuity['found'] | null;
   sealedAt?: string | null;
+  /** How the transit is packed otherwise than it should be; null for not recorded. */
+  packed?: ((opening: PackedOpening) => PackedOpening) | null;
+  transit?: Partial<TransitSheet>;
 }
 
 const base = { site: 's' };
@@ -174,6 +181,34 @@ const TESTS: InsulationTest[] = [
   insulationTest('t2', 'after-seal', '2026-03-03T09:30:00.000Z', 780),
 ];
 
+/** What the maker says about the sound transit. */
+export const SOUND_TRANSIT: TransitSheet = {
+  blocks: [{ sizeMm: 30, boreMm: 10.1, layerMm: 1, layersPerHalf: 6, keepLayers: 1, rangeMm: [10, 25] }, { sizeMm: 60, boreMm: 27, layerMm: 1, layersPerHalf: 14, keepLayers: 1, rangeMm: [28, 54] }],
+  gapMm: [0.2, 1], maxLayerDifference: 1, stayPlateMm: 1, compressionMm: [20, 30], wedgeMm: [8, 12], relaxH: 24,
+  sealant: { name: 'Dessel sealant', depthMm: 20, wastePct: 10, cartridgeMl: 310, maxFillPct: 40, cableGapMm: 15, wallGapMm: 15, sleeve: { outerMm: 32, innerMm: 20, lengthMm: 70 }, coreClearanceMm: 4 },
+}; // prettier-ignore
+
+/** A block of the sound transit; with the cable it is peeled for 20.7 mm, on the armour side for 17.7 mm. */
+export const soundBlock = (cable: string | null, bonded: boolean): PackedBlock => ({
+  cable, core: cable === null ? true : null,
+  jacket: { layers: cable === null ? null : [5, 5], readingsMm: [], instrument: null, daylight: cable === null ? null : false },
+  armour: bonded ? { layers: cable === null ? null : [4, 3], readingsMm: [], instrument: null, daylight: cable === null ? null : false } : null,
+  bondOhm: bonded && cable !== null ? 0.011 : null,
+}); // prettier-ignore
+
+const soundOpening = (transit: 'blocks' | 'bonded' | 'sealant'): PackedOpening =>
+  transit === 'sealant'
+    ? { label: '1', rows: [], wedgeMm: null, cables: [{ cable: 'k', xMm: 60, yMm: 70 }], recessMm: [20, 21, 20] }
+    : {
+        label: '1', wedgeMm: 10, cables: [], recessMm: [],
+        rows: [{ heightMm: 30, plate: true, columns: ['k', null].map((cable) => ({ widthMm: 30, blocks: [soundBlock(cable, transit === 'bonded')] })) }],
+      }; // prettier-ignore
+
+const FRAME = (sealant: boolean): Frame => ({
+  where: 'wall', wallDepthMm: 200, sides: 1,
+  openings: [sealant ? { label: '1', shape: 'rect', widthMm: 200, heightMm: 150 } : { label: '1', shape: 'rect', widthMm: 60, heightMm: 56 }],
+}); // prettier-ignore
+
 const seal = (low: number, high: number, coldFlow = false): Seal => ({
   rangeMm: [low, high],
   ovalityPct: 5,
@@ -249,6 +284,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
         name: 'Dessel compound', packMl: 40, wastePct: 15, ratio: '1 : 1', referenceC: 20, q10: 2, workingMinutes: 30,
         cureHours: 4, energiseHours: 6, minimumC: 5, maxC: 110, extrapolates: false, reachMm: 30,
       },
+      transit: traits.transit ? { ...SOUND_TRANSIT, ...change.transit } : null,
       ...change.sheet,
     },
     ...change.certificate,
@@ -273,8 +309,8 @@ export function recordsWith(change: Change = {}): MemorySlice {
     ['cable', {
       ...base, id: 'k', tag: 'P-1', from: '', to: '', lengthM: 40, cores: [{ count: 4, areaMm2: 4, diameterMm: 4.1 }],
       shape: 'round', coldFlow: false, innerMm: 15.2,
-      armour: traits.armour === 'none' ? null : { type: gripped ? 'corrugated' : 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null },
-      unarmoured: traits.armour === 'none' ? { by: 'A. Vell', on: '2026-01-02' } : null, sheathMm: 1.5,
+      armour: traits.armour === 'none' && traits.transit !== 'bonded' ? null : { type: gripped ? 'corrugated' : 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null },
+      unarmoured: traits.armour === 'none' && traits.transit !== 'bonded' ? { by: 'A. Vell', on: '2026-01-02' } : null, sheathMm: 1.5,
       outerMm: 20.7, toleranceMm: 0.4, maxC: 90, filling: 'filled', breathing: null,
       mineral: traits.mineral ? { ...SOUND_MINERAL, ...change.mineral } : null, ...change.cable,
     }],
@@ -285,7 +321,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
       ...base, id: 'e', enclosure: 'b', label: 'A', kind,
       hole: { form: 'threaded', thread: 'M25x1.5', diameterMm: null, chamfersMm: 1 }, certificate: 'q', size: 'S3',
       ringFace: traits.ring === 'reversible' || traits.ring === 'dedicated' ? 'W' : null, cable: 'k', washerMm: 2,
-      adaptors: [], tailMm: 180, ...change.entry,
+      adaptors: [], tailMm: 180, frame: traits.transit ? FRAME(traits.transit === 'sealant') : null, ...change.entry,
     }],
     ['round', {
       ...base, id: 'r', name: 'Round', grade: 'detailed', entries: ['e', ...(change.entries ?? []).map(({ id }) => id)],
@@ -295,6 +331,10 @@ export function recordsWith(change: Change = {}): MemorySlice {
   for (const entry of change.entries ?? []) records.push(['entry', entry]);
   for (const record of change.asleft ?? []) records.push(['asleft', record]);
   for (const record of change.inspections ?? []) records.push(['inspection', record]);
+  if (traits.transit && change.packed !== null) {
+    const openings = [(change.packed ?? ((same) => same))(soundOpening(traits.transit))];
+    records.push(['packing', { ...base, id: 'e', entry: 'e', openings, by: 'A. Vell', at: '2026-03-04T09:00:00.000Z' }]); // prettier-ignore
+  }
   if (traits.mineral) {
     for (const test of change.tests ?? TESTS) records.push(['insulation', test]);
     const found = change.traced === undefined ? [{ near: 'L', far: 'L' }, { near: 'N', far: 'N' }] : change.traced; // prettier-ignore

@@ -4,7 +4,7 @@ import { RULES } from '../rulebook/rules';
 import { sentence, sentenceKeys, settleKeys, settling } from './findings';
 
 const NUMBERS =
-  /^ohm$|Mm$|Ohm$|C$|Mm2$|^megohm$|Megohm$|^pairs$|^tests$|Pct$|Cm3$|Dm3$|lengthM$|halfTimeS$|Min$|^(readings|threads|requiredThreads|expectedThreads|turns|factor|probability|count|reducers|cores|most|number|division|value|low|high|uncertainty|excess)$/;
+  /^ohm$|Mm$|Ohm$|C$|Mm2$|^(row|column|first|second|difference)$|^megohm$|Megohm$|^pairs$|^tests$|Pct$|Cm3$|Dm3$|lengthM$|halfTimeS$|Min$|^(readings|threads|requiredThreads|expectedThreads|turns|factor|probability|count|reducers|cores|most|number|division|value|low|high|uncertainty|excess)$/;
 
 /** Facts that every sentence finds what it needs in. */
 const FACTS: Facts = new Proxy(

@@ -3,12 +3,13 @@ import { day } from './format';
 import { CLOSING } from './sentences/closing';
 import { MEASURE } from './sentences/measure';
 import { MINERAL } from './sentences/mineral';
+import { TRANSIT } from './sentences/transit';
 import type { Sentence } from './sentences/parts';
 import { RECORD } from './sentences/record';
 import { SETTLES } from './sentences/settles';
 
 /** One sentence per key, with numbers and units. A second language is a second table. */
-const SENTENCES: Record<string, Sentence> = { ...RECORD, ...MEASURE, ...CLOSING, ...MINERAL };
+const SENTENCES: Record<string, Sentence> = { ...RECORD, ...MEASURE, ...CLOSING, ...MINERAL, ...TRANSIT };
 
 /** The sentence of one aspect. */
 export function sentence(aspect: Pick<Aspect, 'key' | 'facts'>): string {

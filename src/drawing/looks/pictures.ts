@@ -237,6 +237,101 @@ const PAIRS: Record<string, Pair> = {
     const bend = (wide + narrow) / 2;
     s.path([[wide, 10], [bend, 10], [narrow, 16], [narrow, 24], [bend, 30], [wide, 30]], 1.8, 'shroud'); // prettier-ignore
   }),
+  'both-sides': pair('Both faces finished', 'Only one face finished', (s, ok) => {
+    s.box('wall', 24, 2, 36, 38).box('compound', 24, 10, 36, 30);
+    s.box('brass', 20, 8, 24, 32);
+    if (ok) s.box('brass', 36, 8, 40, 32);
+    else s.disc('void', 40, 20, 4);
+    s.box('sheath-outer', 2, 17, 58, 23);
+  }),
+  'transit-cables': pair('Straight through, held on both sides', 'Bends at the face', (s, ok) => {
+    s.box('wall', 26, 2, 34, 38).box('rubber', 24, 10, 36, 30);
+    if (ok) s.box('sheath-outer', 2, 17, 58, 23).box('brass', 8, 15, 12, 25).box('brass', 48, 15, 52, 25);
+    else
+      s.path(
+        [
+          [2, 20],
+          [34, 20],
+          [42, 30],
+          [44, 38],
+        ],
+        6,
+        'sheath-outer',
+      ).path(
+        [
+          [36, 24],
+          [40, 20],
+        ],
+        2,
+        'void',
+      );
+  }),
+  braid: pair('Folded back, bare and clean', 'Grease under the braid', (s, ok) => {
+    s.box('wall', 4, 4, 18, 36).box('rubber', 18, 8, 34, 32).box('sheath-outer', 34, 14, 58, 26);
+    s.path(
+      [
+        [34, 14],
+        [26, 12],
+        [18, 12],
+      ],
+      3,
+      'armour',
+    ).path(
+      [
+        [34, 26],
+        [26, 28],
+        [18, 28],
+      ],
+      3,
+      'armour',
+    );
+    if (!ok) s.disc('compound', 22, 15, 4).disc('compound', 22, 25, 3);
+  }),
+  'frame-fixed': pair('Sealed to the wall all round', 'A gap beside the frame', (s, ok) => {
+    s.box('wall', 2, 2, 58, 38).box('air', 12, 6, 48, 34);
+    const left = ok ? 12 : 18;
+    s.box('brass', left, 6, left + 4, 34)
+      .box('brass', 44, 6, 48, 34)
+      .box('brass', left, 6, 48, 10)
+      .box('brass', left, 30, 48, 34);
+    if (!ok)
+      s.path(
+        [
+          [15, 8],
+          [15, 32],
+        ],
+        2,
+        'void',
+      );
+  }),
+  'bolts-again': pair('Tightened again', 'Slack since it settled', (s, ok) => {
+    s.box('brass', 6, 22, 54, 32).box('dam', 6, 32, 54, 38);
+    for (const x of [16, 44]) {
+      const lift = ok ? 0 : 6;
+      s.box('armour', x - 2, 10 - lift + 4, x + 2, 32).box('brass', x - 5, 15 - lift, x + 5, 21 - lift);
+    }
+    if (ok) s.turn(16, 14, 9);
+  }),
+  adhesion: pair('Holds all round', 'Lifts at the cable', (s, ok) => {
+    s.box('wall', 2, 30, 58, 38).box('compound', 6, 18, 54, 30);
+    s.box('sheath-outer', 26, 2, 34, 38);
+    if (!ok) s.polygon('void', [[34, 18], [40, 18], [34, 29]]); // prettier-ignore
+  }),
+  'sleeves-behind': pair(
+    'Every cable wrapped, filled to the edge',
+    'A bare cable, fillers missing',
+    (s, ok) => {
+      s.box('wall', 4, 2, 56, 38).box('air', 9, 6, 51, 34);
+      for (const [x, y] of [
+        [20, 20],
+        [38, 20],
+      ] as const) {
+        if (ok || x === 20) s.disc('rubber', x, y, 9);
+        s.disc('sheath-outer', x, y, 6);
+      }
+      for (const x of [13, 29, 46]) if (ok || x === 13) s.disc('rubber', x, 11, 4).disc('rubber', x, 30, 4);
+    },
+  ),
   'single-core': pair('Slot between the holes', 'Steel closes round one core', plate),
   faces: pair('Faces meet all round', 'A gap is left', (s, ok) => void s.gland(ok ? 0 : 5)),
   grip: pair('Stands when it is tugged', 'Moves when it is tugged', (s, ok) => {

@@ -283,14 +283,53 @@ class ChartRowShape {
   @Text(20) size!: string;
 }
 
+class TransitBlockShape {
+  @Num(POSITIVE) sizeMm!: number;
+  @Num(POSITIVE) boreMm!: number;
+  @Num(LENGTH) layerMm!: number;
+  @Num({ min: 0, max: 100, whole: true }) layersPerHalf!: number;
+  @Num({ min: 0, max: 100, whole: true }) keepLayers!: number;
+  @RangeOf(LENGTH) rangeMm!: number[];
+}
+
+class SleeveShape {
+  @Num(POSITIVE) outerMm!: number;
+  @Num(POSITIVE) innerMm!: number;
+  @Num(LENGTH) lengthMm!: number;
+}
+
+class SealantShape {
+  @Text(80) name!: string;
+  @Num(POSITIVE) depthMm!: number;
+  @Num({ min: 0, max: 1000 }) wastePct!: number;
+  @Num({ above: 0, max: 1e5 }) cartridgeMl!: number;
+  @Num({ min: 0, max: 100 }) maxFillPct!: number;
+  @Num(LENGTH) cableGapMm!: number;
+  @Num(LENGTH) wallGapMm!: number;
+  @Nested(() => SleeveShape) sleeve!: SleeveShape;
+  @Num(LENGTH) coreClearanceMm!: number;
+}
+
+class TransitSheetShape {
+  @NestedList(() => TransitBlockShape) blocks!: TransitBlockShape[];
+  @RangeOf(LENGTH) gapMm!: number[];
+  @Num({ min: 0, max: 100, whole: true }) maxLayerDifference!: number;
+  @Num(LENGTH) stayPlateMm!: number;
+  @RangeOf(LENGTH) compressionMm!: number[];
+  @RangeOf(LENGTH) wedgeMm!: number[];
+  @Num({ min: 0, max: 1e4 }) relaxH!: number;
+  @Nullable() @Nested(() => SealantShape) sealant!: SealantShape | null;
+}
+
 class SheetShape {
   @Text(60) number!: string;
-  @NestedList(() => SizeShape, { atLeast: 1 }) sizes!: SizeShape[];
+  @NestedList(() => SizeShape) sizes!: SizeShape[];
   @NestedList(() => JointShape) joints!: JointShape[];
   @Num({ min: 0, max: 1000 }) expectedBondOhm!: number;
   @Nullable() @Nested(() => CompoundShape) compound!: CompoundShape | null;
   @Nullable() @OneOf(['shroud', 'boot', 'none']) shroud!: string | null;
   @NestedList(() => ChartRowShape) chart!: ChartRowShape[];
+  @Nullable() @Nested(() => TransitSheetShape) transit!: TransitSheetShape | null;
 }
 
 class ListedShape {
@@ -352,6 +391,20 @@ class AdaptorShape {
   @SomeOf(GROUPS) groups!: string[];
 }
 
+class FrameOpeningShape {
+  @Text(40) label!: string;
+  @OneOf(['rect', 'round']) shape!: string;
+  @Num(POSITIVE) widthMm!: number;
+  @Num(POSITIVE) heightMm!: number;
+}
+
+class FrameShape {
+  @OneOf(['wall', 'deck']) where!: string;
+  @Num(POSITIVE) wallDepthMm!: number;
+  @OneOf([1, 2]) sides!: number;
+  @NestedList(() => FrameOpeningShape, { atLeast: 1 }) openings!: FrameOpeningShape[];
+}
+
 class EntryShape {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
@@ -366,6 +419,7 @@ class EntryShape {
   @Num(LENGTH) washerMm!: number;
   @Nullable() @NestedList(() => AdaptorShape) adaptors!: AdaptorShape[] | null;
   @Nullable() @Num(LENGTH) tailMm!: number | null;
+  @Nullable() @Nested(() => FrameShape) frame!: FrameShape | null;
 }
 
 class RoundShape {

@@ -36,6 +36,7 @@ const PAYLOADS: Record<string, Check> = {
   'insulation.start': whole(shapes.InsulationStartShape),
   'insulation.read': whole(shapes.InsulationReadShape),
   'continuity.record': whole(shapes.ContinuityShape),
+  'packing.set': whole(shapes.PackingShape),
   'asleft.seal': whole(shapes.AsLeftShape),
   'inspection.seal': whole(shapes.SealShape),
   'defect.raise': whole(shapes.RaiseShape),

@@ -8,6 +8,7 @@ import {
   NestedList,
   Nullable,
   Num,
+  NumList,
   OneOf,
   Optional,
   Text,
@@ -142,6 +143,54 @@ export class ContinuityShape {
   @IdText() id!: string;
   @IdText() cable!: string;
   @NestedList(() => TracedShape, { atLeast: 1 }) found!: TracedShape[];
+}
+
+const LENGTH = { min: 0, max: 1e6 };
+
+class BlockSideShape {
+  @Nullable() @NumList({ min: 0, max: 100, whole: true }, { length: 2 }) layers!: number[] | null;
+  @NumList({ above: 0, max: 1e4 }, { atLeast: 0 }) readingsMm!: number[];
+  @Nullable() @IdText() instrument!: string | null;
+  @Nullable() @Flag() daylight!: boolean | null;
+}
+
+class PackedBlockShape {
+  @Nullable() @IdText() cable!: string | null;
+  @Nullable() @Flag() core!: boolean | null;
+  @Nested(() => BlockSideShape) jacket!: BlockSideShape;
+  @Nullable() @Nested(() => BlockSideShape) armour!: BlockSideShape | null;
+  @Nullable() @Num({ min: 0, max: 1e6 }) bondOhm!: number | null;
+}
+
+class PackedColumnShape {
+  @Num({ above: 0, max: 1e6 }) widthMm!: number;
+  @NestedList(() => PackedBlockShape, { atLeast: 1 }) blocks!: PackedBlockShape[];
+}
+
+class PackedRowShape {
+  @Num({ above: 0, max: 1e6 }) heightMm!: number;
+  @Nullable() @Flag() plate!: boolean | null;
+  @NestedList(() => PackedColumnShape, { atLeast: 1 }) columns!: PackedColumnShape[];
+}
+
+class SealedCableShape {
+  @IdText() cable!: string;
+  @Num({ min: -1e6, max: 1e6 }) xMm!: number;
+  @Num({ min: -1e6, max: 1e6 }) yMm!: number;
+}
+
+class PackedOpeningShape {
+  @Text(40) label!: string;
+  @NestedList(() => PackedRowShape) rows!: PackedRowShape[];
+  @Nullable() @Num(LENGTH) wedgeMm!: number | null;
+  @NestedList(() => SealedCableShape) cables!: SealedCableShape[];
+  @NumList(LENGTH, { atLeast: 0 }) recessMm!: number[];
+}
+
+export class PackingShape {
+  @IdText() id!: string;
+  @IdText() entry!: string;
+  @NestedList(() => PackedOpeningShape, { atLeast: 1 }) openings!: PackedOpeningShape[];
 }
 
 export class AsLeftShape {

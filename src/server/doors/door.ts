@@ -9,10 +9,15 @@ import { fit } from '../../core/doors/fit';
 import { insulation } from '../../core/doors/insulation';
 import { miLink } from '../../core/doors/mi-link';
 import { miMarks } from '../../core/doors/mi-marks';
+import { pack } from '../../core/doors/pack';
+import { peel } from '../../core/doors/peel';
+import { sealant } from '../../core/doors/sealant';
 import { severity } from '../../core/doors/severity';
 import { threadEngagement } from '../../core/doors/thread-engagement';
 import { threadIdentify } from '../../core/doors/thread-identify';
+import { solverOf, type HighsLike } from '../../core/transit/pack/solver';
 import { InputError } from '../../core/quantity/error';
+import loadHighs from 'highs';
 import { check } from '../validation/check';
 import * as shapes from './shapes';
 
@@ -33,6 +38,9 @@ interface Door<I extends object> {
 const door = <I extends object>(shape: new () => I, run: (input: I) => object): Door<object> =>
   ({ shape, run }) as unknown as Door<object>;
 
+/** Solver of integer programs for the packing; loaded once. */
+const solve = solverOf((await loadHighs({})) as unknown as HighsLike);
+
 const DOORS: Record<string, Door<object>> = {
   diameter: door(shapes.DiameterShape, diameter),
   fit: door(shapes.FitShape, fit),
@@ -47,6 +55,9 @@ const DOORS: Record<string, Door<object>> = {
   insulation: door(shapes.InsulationShape, insulation),
   'armour-count': door(shapes.ArmourCountShape, armourCount),
   'earth-path': door(shapes.EarthPathShape, earthPath),
+  peel: door(shapes.PeelShape, peel),
+  pack: door(shapes.PackShape, (input) => pack(input, solve)),
+  sealant: door(shapes.SealantShape, sealant),
   severity: door(shapes.SeverityShape, severity),
 };
 

@@ -1,6 +1,16 @@
 import { LEVELS } from '../../core/hazard/level';
 import { INSULATION_STAGES, type InsulationStage } from '../../core/mineral/insulation';
-import { Flag, Nested, NestedList, Nullable, Num, NumList, OneOf, Text } from '../validation/decorators';
+import {
+  Flag,
+  Nested,
+  NestedList,
+  Nullable,
+  Num,
+  NumList,
+  OneOf,
+  Optional,
+  Text,
+} from '../validation/decorators';
 
 /** Bounds of the doors. */
 const LENGTH = { min: 0, max: 1e6 };
@@ -173,4 +183,75 @@ export class InsulationShape {
   @Num(LENGTH_M) length_m!: number;
   @Num({ min: 0 }) window_min!: number;
   @NestedList(() => InsulationTest, { atLeast: 1 }) tests!: InsulationTest[];
+}
+
+class PeelBlockShape {
+  @Num(POSITIVE) bore_mm!: number;
+  @Num(LENGTH) layer_mm!: number;
+  @Num({ min: 0, max: 1000, whole: true }) layers_per_half!: number;
+  @Num({ min: 0, max: 1000, whole: true }) keep_layers!: number;
+}
+
+class PeelCable {
+  @Num(POSITIVE) min_mm!: number;
+  @Num(POSITIVE) max_mm!: number;
+  @Num(POSITIVE) mean_mm!: number;
+  @Num(LENGTH) expanded_uncertainty_mm!: number;
+}
+
+export class PeelShape {
+  @Nested(() => PeelBlockShape) block!: PeelBlockShape;
+  @NumList(LENGTH, { length: 2 }) gap_mm!: number[];
+  @Nested(() => PeelCable) cable!: PeelCable;
+  @Num({ min: 0, max: 1000, whole: true }) max_layer_difference!: number;
+}
+
+class PackOpening {
+  @Num(POSITIVE) width_mm!: number;
+  @Num(POSITIVE) height_mm!: number;
+  @Num(LENGTH) stay_plate_mm!: number;
+  @NumList(LENGTH, { length: 2 }) compression_mm!: number[];
+}
+
+class PackBlock {
+  @Num(POSITIVE) size_mm!: number;
+  @NumList(LENGTH, { length: 2 }) range_mm!: number[];
+}
+
+class PackCable {
+  @Text(80) id!: string;
+  @Num(POSITIVE) min_mm!: number;
+  @Num(POSITIVE) max_mm!: number;
+}
+
+export class PackShape {
+  @Nested(() => PackOpening) opening!: PackOpening;
+  @NestedList(() => PackBlock, { atLeast: 1 }) blocks!: PackBlock[];
+  @NestedList(() => PackCable) cables!: PackCable[];
+  @Num(PERCENT) spare_pct!: number;
+}
+
+class SealantOpeningShape {
+  @OneOf(['round', 'rect']) shape!: 'round' | 'rect';
+  @Optional() @Num(POSITIVE) diameter_mm?: number;
+  @Optional() @Num(POSITIVE) width_mm?: number;
+  @Optional() @Num(POSITIVE) height_mm?: number;
+}
+
+class SleeveShape {
+  @Num(POSITIVE) outer_mm!: number;
+  @Num(POSITIVE) inner_mm!: number;
+  @Num(LENGTH) length_mm!: number;
+}
+
+export class SealantShape {
+  @Nested(() => SealantOpeningShape) opening!: SealantOpeningShape;
+  @NumList(POSITIVE, { atLeast: 0 }) cables_mm!: number[];
+  @Num(LENGTH) depth_mm!: number;
+  @OneOf([1, 2]) sides!: 1 | 2;
+  @Num(LENGTH) wall_depth_mm!: number;
+  @Num({ min: 0, max: 1000 }) waste_pct!: number;
+  @Num({ above: 0 }) cartridge_ml!: number;
+  @Nested(() => SleeveShape) sleeve!: SleeveShape;
+  @Num(PERCENT) max_fill_pct!: number;
 }

@@ -9,7 +9,7 @@ export const SITE_FORMAT = 'yendral-site-1';
 
 const LISTS = [
   'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reference', 'reading', 'look',
-  'pour', 'makeoff', 'insulation', 'continuity', 'asleft', 'inspection', 'defect',
+  'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'inspection', 'defect',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** A site with everything recorded of it. */
@@ -82,6 +82,7 @@ const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)
   ['insulation', 'instrument', 'instrument'],
   ['insulation', 'entry', 'entry'],
   ['continuity', 'cable', 'cable'],
+  ['packing', 'entry', 'entry'],
   ['asleft', 'entry', 'entry'],
   ['defect', 'entry', 'entry'],
 ];

@@ -91,19 +91,19 @@ const limitOf = (path: string): number =>
   BODY_LIMITS.find(([prefix]) => path.startsWith(prefix))?.[1] ?? OTHER_BYTES;
 
 /** The body, or null when it is over the limit; what is over is not kept. */
+/** No more than this is read of a request that is over its limit, bytes. */
+const DRAINED_BYTES = 64e6;
+
 async function readBody(request: IncomingMessage, limit: number): Promise<Buffer | null> {
-  if (Number(request.headers['content-length'] ?? 0) > limit) {
-    request.resume();
-    return null;
-  }
   const chunks: Buffer[] = [];
   let size = 0;
   for await (const chunk of request) {
     size += (chunk as Buffer).length;
-    if (size > limit) return null;
-    chunks.push(chunk as Buffer);
+    // What is too much is read and thrown away: the answer must reach who is still writing.
+    if (size > DRAINED_BYTES) return null;
+    if (size <= limit) chunks.push(chunk as Buffer);
   }
-  return Buffer.concat(chunks);
+  return size > limit ? null : Buffer.concat(chunks);
 }
 
 /** A change of state must come from a page of this server, or from no page at all. */

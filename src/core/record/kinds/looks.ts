@@ -287,6 +287,84 @@ export const FACING = look(
   bad('one', 'Only one is on the cable'),
 );
 
+export const APPROVAL = look(
+  'marking',
+  'Marking',
+  'visual',
+  'Does the marking on frame or sealant agree with the approval on file, and is it the one that this wall asks for?',
+  good('yes', 'It agrees'),
+  bad('no', 'It differs'),
+  bad('unreadable', 'Cannot be read'),
+);
+export const BOTH_SIDES = look(
+  'both-sides',
+  'Both sides',
+  'close',
+  'Were both sides of the wall looked at, and are both as they should be?',
+  good('yes', 'Both, as they should be'),
+  good('one-sided', 'Closed on one side by its sheet'),
+  bad('one', 'Only one side is finished'),
+);
+export const STRAIGHT = look(
+  'transit-cables',
+  'Cables through the transit',
+  'close',
+  'Do the cables run straight through, lubricated blocks, held on both sides, none pulling on a block?',
+  good('yes', 'Straight, held, lubricated'),
+  bad('dry', 'Blocks were packed dry'),
+  bad('bent', 'A cable bends at the face'),
+  bad('loose', 'Not held beside the transit'),
+);
+export const BRAID = look(
+  'braid',
+  'Braid and bare faces',
+  'detailed',
+  'Is the braid folded back over the block, free of grease, and are frame and block faces bare metal?',
+  good('yes', 'Folded, bare, clean'),
+  bad('grease', 'Grease on braid or armour'),
+  bad('paint', 'Paint on a face'),
+  bad('loose', 'Braid not folded round'),
+);
+export const FRAME_FIXED = look(
+  'frame-fixed',
+  'Frame in the wall',
+  'close',
+  'Is the frame fixed and sealed to the wall all round, its weld or gasket whole, the flange free of corrosion?',
+  good('yes', 'Fixed and sealed all round'),
+  bad('gap', 'A gap round the frame'),
+  bad('loose', 'Loose'),
+  bad('corroded', 'Corroded'),
+);
+export const RELAXED = look(
+  'bolts-again',
+  'Bolts checked again',
+  'close',
+  'Were the bolts of wedge or compression unit checked again after the sheet’s time?',
+  good('yes', 'Checked again'),
+  good('not-yet', 'The time has not passed yet'),
+  bad('no', 'Never checked again'),
+);
+export const ADHESION = look(
+  'adhesion',
+  'Adhesion',
+  'close',
+  'Cables moved, edge looked at: does the sealant hold to cables and wall, its skin smooth, nothing lifting?',
+  good('yes', 'Holds all round, smooth'),
+  bad('lifts', 'Lifts at a cable'),
+  bad('wall', 'Lifts at the wall'),
+  bad('rough', 'Rough or torn'),
+);
+export const BEHIND = look(
+  'sleeves-behind',
+  'Behind the sealant',
+  'detailed',
+  'Before it was closed: opening and cables clean and dry, every cable wrapped, fillers to the edge, the recess even?',
+  good('yes', 'Clean, wrapped, filled'),
+  bad('dirty', 'Dirty or wet'),
+  bad('bare', 'A cable without its sleeve'),
+  bad('hollow', 'Fillers missing'),
+);
+
 /** How a joint that is closed by looking was found; null for a school that is measured. */
 export function jointLook(joint: JointId, school: School): LookQuestion | null {
   const title = jointTitle(joint);

@@ -288,3 +288,91 @@ export const isTestHold = (hold: string): hold is TestHold => hold in TEST_TITLE
 
 /** What a test that a step waits for is called. */
 export const testTitle = (hold: TestHold): string => TEST_TITLE[hold];
+
+const KNIFE_PEEL = 'Peel by hand; a knife goes away from the body, and never into the layer that stays.';
+
+export const FRAME_CLEAN = step(
+  'frame-clean',
+  'Clean the frame; see that it is fixed and sealed all round.',
+  'frame-fixed',
+  {
+    tools: ['rag', 'torch'],
+  },
+);
+export const PEEL_BLOCKS = step(
+  'peel',
+  'Peel each block by its card, the same layers from both halves.',
+  null,
+  {
+    caution: KNIFE_PEEL,
+    tools: ['peel card', 'caliper'],
+  },
+);
+export const FOLD_BRAID = step(
+  'braid',
+  'Fold the braid back; no grease on braid, armour or bare faces.',
+  'braid',
+  {
+    caution: 'Armour and braid are sharp: gloves.',
+    tools: ['gloves', 'clean rag'],
+  },
+);
+export const LUBRICATE = step(
+  'lubricate',
+  'Lubricate the rubber, not the braid; pack the largest first from the far end.',
+  null,
+  {
+    tools: ['lubricant', 'gloves'],
+  },
+);
+export const PLATES = step(
+  'plates',
+  'A stay plate on each finished row; two before the last row goes in.',
+  null,
+  {
+    tools: ['stay plates'],
+  },
+);
+export const WEDGE = step(
+  'wedge',
+  'Wedge in last; several openings: all wedges in before one is tightened, bolts in turn.',
+  null,
+  {
+    tools: ['spanner', 'rule'],
+  },
+);
+export const THROUGH = step(
+  'through',
+  'See that cables run straight and are held on both sides.',
+  'transit-cables',
+);
+export const OTHER_SIDE = step('other-side', 'Go round and look at the other side.', 'both-sides');
+export const BOLTS_AGAIN = step(
+  'bolts',
+  'Check the bolts again after the time of the sheet.',
+  'bolts-again',
+  {
+    tools: ['spanner'],
+  },
+);
+export const CLEAN_DRY = step('clean-dry', 'Clean and dry opening and cables.', null, {
+  tools: ['brush', 'clean rag'],
+});
+export const WRAP = step(
+  'wrap',
+  'Wrap every cable; fill up with sleeves; leave the recess of the sheet.',
+  'sleeves-behind',
+  {
+    tools: ['sleeves', 'rule'],
+  },
+);
+export const SEAL_FACE = step(
+  'seal',
+  'Press the sealant in to the depth of the sheet, smooth its skin.',
+  null,
+  {
+    caution: CHEMICAL,
+    tools: ['sealant gun', 'gloves', 'goggles'],
+  },
+);
+export const HOLDS = step('holds', 'When it is set: move each cable, look for lift.', 'adhesion');

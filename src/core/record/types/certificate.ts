@@ -4,6 +4,7 @@ import type { Level } from '../../hazard/level';
 import type { KeepsTyped, Range } from './base';
 import type { ArmourType, CableShape } from './cable';
 import type { KindId } from '../kind-ids';
+import type { TransitSheet } from './transit';
 
 /** A seal of one gland size. */
 export interface Seal {
@@ -141,6 +142,8 @@ export interface AssemblySheet {
   shroud: 'shroud' | 'boot' | 'none' | null;
   /** Sizes that the sheet proposes by conductor area and cores; a measurement decides. */
   chart: ChartRow[];
+  /** Blocks, or sleeves and sealant, of a transit; null for a gland. */
+  transit: TransitSheet | null;
 }
 
 /** One line of a sheet's chart. */

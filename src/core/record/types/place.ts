@@ -6,6 +6,7 @@ import type { TemperatureClass } from '../../hazard/temperature';
 import type { AcceptanceRule } from '../../measuring/fit';
 import type { Base, Id, KeepsTyped, Range } from './base';
 import type { KindId } from '../kind-ids';
+import type { Frame } from './transit';
 
 /** A plant. Its settings are limits that the site decides. */
 export interface Site extends Base {
@@ -121,6 +122,8 @@ export interface Entry extends KeepsTyped {
   adaptors: Adaptor[] | null;
   /** Conductors beyond the inner sheath, to the terminal and with their slack, mm; null: not recorded. */
   tailMm: number | null;
+  /** Where a transit sits; null for a gland, or not recorded. */
+  frame: Frame | null;
 }
 
 /** A thread adaptor or reducer between gland and wall. */

@@ -17,7 +17,9 @@ export const e01: Check = {
     const look = judgeLook(context, 'marking');
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
     const facts = { certificate: certificate.number, size: entry.size };
-    const uncertified = ordinary(context);
+    // A transit in a wall carries the approval that the wall asks for, and has no size.
+    const approval = kindOf(context).transit !== null;
+    const uncertified = approval ? null : ordinary(context);
     if (uncertified) return [uncertified, look];
     if (certificate.state !== 'valid') {
       return [fails('e01.not-valid', { ...facts, state: certificate.state }), look];
@@ -25,6 +27,7 @@ export const e01: Check = {
     if (certificate.kind !== entry.kind) {
       return [fails('e01.other-kind', { ...facts, covers: certificate.kind, kind: entry.kind }), look];
     }
+    if (approval) return [conforms('e01.approved', facts), look];
     if (entry.size === null) return [unread('e01.no-size', facts, 'settle.size'), look];
     if (!size) return [fails('e01.size-not-listed', facts), look];
     return [conforms(certificate.concepts.length > 0 ? 'e01.covered' : 'e01.sheet', facts), look];

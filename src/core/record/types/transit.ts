@@ -1,0 +1,120 @@
+import type { Base, Id, Range } from './base';
+
+/** A pair of rubber halves of a transit system; lengths mm. */
+export interface TransitBlock {
+  /** Side of the square. */
+  sizeMm: number;
+  /** Bore with the core out and nothing peeled, and the diameter gained per layer taken from one half. */
+  boreMm: number;
+  layerMm: number;
+  layersPerHalf: number;
+  /** Layers that must stay in each half. */
+  keepLayers: number;
+  /** Diameters that it takes. */
+  rangeMm: Range;
+}
+
+/** Sleeves and sealant of a system; lengths mm. */
+export interface SealantSheet {
+  name: string;
+  depthMm: number;
+  wastePct: number;
+  cartridgeMl: number;
+  maxFillPct: number;
+  /** Least distances between cables, and from a cable to the wall. */
+  cableGapMm: number;
+  wallGapMm: number;
+  sleeve: { outerMm: number; innerMm: number; lengthMm: number };
+  /** How much wider than its cable a hole is cored. */
+  coreClearanceMm: number;
+}
+
+/** What the maker says about a transit: its blocks and plates, or its sleeves and sealant; lengths mm. */
+export interface TransitSheet {
+  /** Empty for a sealant system. */
+  blocks: TransitBlock[];
+  /** Visible gap between loose halves round a cable. */
+  gapMm: Range;
+  /** How many layers the halves may differ by. */
+  maxLayerDifference: number;
+  stayPlateMm: number;
+  /** What the wedge or compression unit needs, and what it reads when it is home. */
+  compressionMm: Range;
+  wedgeMm: Range;
+  /** Until the bolts are checked again, h. */
+  relaxH: number;
+  sealant: SealantSheet | null;
+}
+
+/** Where a transit sits; lengths mm. */
+export interface Frame {
+  where: 'wall' | 'deck';
+  wallDepthMm: number;
+  /** Sides that are closed with sealant, or looked at. */
+  sides: 1 | 2;
+  openings: FrameOpening[];
+}
+
+/** An opening; a round one is as wide as it is high. */
+export interface FrameOpening {
+  label: string;
+  shape: 'rect' | 'round';
+  widthMm: number;
+  heightMm: number;
+}
+
+/** How a transit is packed, and how it was found; its id is that of its entry. */
+export interface TransitPacking extends Base {
+  entry: Id;
+  openings: PackedOpening[];
+  by: string;
+  at: string;
+}
+
+export interface PackedOpening {
+  label: string;
+  /** From the far end to the wedge; empty for sealant. */
+  rows: PackedRow[];
+  /** Reading of the wedge or clip, mm; null: not read. */
+  wedgeMm: number | null;
+  /** Cables in sealant, on the face; empty for blocks. */
+  cables: SealedCable[];
+  /** Depth of the sealant at several points, mm. */
+  recessMm: number[];
+}
+
+export interface PackedRow {
+  heightMm: number;
+  /** Whether its stay plate is in; null: not looked at. */
+  plate: boolean | null;
+  columns: { widthMm: number; blocks: PackedBlock[] }[];
+}
+
+/** A pair of halves, with a cable or spare. */
+export interface PackedBlock {
+  cable: Id | null;
+  /** Whether a spare block has its core; null: not looked at, or it holds a cable. */
+  core: boolean | null;
+  jacket: BlockSide;
+  /** Termination side of a bonded block; null where there is none. */
+  armour: BlockSide | null;
+  /** From the armour through the frame to earth, Ω; null: not measured. */
+  bondOhm: number | null;
+}
+
+/** One side of a block, as it was counted and measured. */
+export interface BlockSide {
+  /** Layers peeled from each half; null: not counted. */
+  layers: [number, number] | null;
+  readingsMm: number[];
+  instrument: Id | null;
+  /** Daylight between the halves or at the cable; null: not looked at. */
+  daylight: boolean | null;
+}
+
+/** A cable in sealant: its centre on the face from the opening's lower left corner or its centre, mm. */
+export interface SealedCable {
+  cable: Id;
+  xMm: number;
+  yMm: number;
+}
