@@ -57,7 +57,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       repeatabilitySoft: null,
       calibratedUntil: addDays(today, 160),
       calibration: 'CAL 2166',
-      simulated: false,
+      simulated: true,
     },
     {
       id: `${prefix}-rule-05`,

@@ -18,7 +18,7 @@ const LOOK: Record<Shape['material'], { fill: string; stroke: string; width: num
   shroud: { fill: 'none', stroke: '#3A4448', width: 1 },
   axis: { fill: 'none', stroke: '#1B2A32', width: 0.2 },
   dimension: { fill: 'none', stroke: '#1B2A32', width: 0.25 },
-  air: { fill: 'none', stroke: 'none', width: 0 },
+  air: { fill: '#FCFBF6', stroke: '#FCFBF6', width: 0.2 },
 };
 
 /** Core colours in the order of their numbers, muted so that they stay behind the judgement. */

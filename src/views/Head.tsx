@@ -3,7 +3,16 @@ import type { DeviceState } from '../offline/device';
 import { watchClocks } from './alarm';
 
 export type ViewName =
-  'site' | 'bench' | 'makeoff' | 'clocks' | 'defects' | 'certificates' | 'mineral' | 'desk' | 'dossier';
+  | 'site'
+  | 'bench'
+  | 'makeoff'
+  | 'clocks'
+  | 'defects'
+  | 'certificates'
+  | 'mineral'
+  | 'transit'
+  | 'desk'
+  | 'dossier';
 
 const VIEWS: [name: ViewName, title: string][] = [
   ['site', 'Site'],
@@ -13,6 +22,7 @@ const VIEWS: [name: ViewName, title: string][] = [
   ['defects', 'Defects'],
   ['certificates', 'Certificates'],
   ['mineral', 'Mineral'],
+  ['transit', 'Transits'],
   ['desk', 'Desk'],
   ['dossier', 'Dossier'],
 ];

@@ -37,6 +37,8 @@ const THERMOMETER_SHARE = 0.12;
 const TORQUE_PER_SAMPLE = 4;
 /** Share of the way to its end value that charging insulation makes in one sample. */
 const CHARGE_SHARE = 0.08;
+/** Share of the way that a milliohm meter makes in one sample. */
+const METER_SHARE = 0.4;
 /** Leaves of a feeler gauge, mm: every twentieth of a millimetre. */
 const LEAF_MM = 0.05;
 
@@ -75,6 +77,13 @@ export const GAUGES = {
         : Math.max(from, to * 0.3) + (to - Math.max(from, to * 0.3)) * CHARGE_SHARE,
     restWithin: ({ span }) => span[1] * 0.002,
   },
+  /** Four wires on a joint: it comes to rest quickly. */
+  'milliohm-meter': {
+    idle: 0,
+    settles: (target) => target,
+    approach: (from, to) => from + (to - from) * METER_SHARE,
+    restWithin: ({ resolution }) => resolution,
+  },
   /** The leaf that lies on the thread. */
   'pitch-gauge': {
     idle: 0,
@@ -85,7 +94,8 @@ export const GAUGES = {
   },
 } satisfies Partial<Record<Instrument['kind'], Behaviour>> as Record<GaugeKind, Behaviour>;
 
-export type GaugeKind = 'thermometer' | 'torque-driver' | 'feeler' | 'insulation-tester' | 'pitch-gauge';
+export type GaugeKind =
+  'thermometer' | 'torque-driver' | 'feeler' | 'insulation-tester' | 'milliohm-meter' | 'pitch-gauge';
 
 const behaviourOf = ({ kind }: Instrument): Behaviour => GAUGES[kind as GaugeKind];
 
@@ -119,7 +129,8 @@ export function readGauge(state: GaugeState, instrument: Instrument, at: string)
   const { target, shown, sample, seed } = state;
   const resting = target !== null && Math.abs(shown - settles(target, instrument)) <= restWithin(instrument);
   // A leaf either goes in or it does not; what is read off a scale scatters.
-  const scatters = resting && (kind === 'thermometer' || kind === 'torque-driver');
+  const scatters =
+    resting && (kind === 'thermometer' || kind === 'torque-driver' || kind === 'milliohm-meter');
   const raw = shown + (scatters ? (repeatability ?? 0) * normalAt(seed, sample) : 0);
   const rounded = scatters ? Math.round(raw / resolution) * resolution : raw;
   const value = Number(rounded.toFixed(6));

@@ -20,7 +20,7 @@ import { CaliperPanel } from '../CaliperPanel';
 import { GaugePanel } from '../GaugePanel';
 import { nominalOf, pieceOf } from '../piece';
 import { PourPanel } from './PourPanel';
-import { JudgementColumn } from './JudgementColumn';
+import { JudgementColumn } from '../JudgementColumn';
 import { LookCard, type LookAnswerGiven } from '../LookCard';
 import { instrumentsFor } from '../instruments-for';
 import { NoEntry, NoRound } from './NoEntry';

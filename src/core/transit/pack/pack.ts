@@ -71,6 +71,14 @@ export function pack(
   return { fits: true, packing: best! };
 }
 
+/** A complete packing at once, without a search for better; null where that way finds none. */
+export function greedyPack(job: PackJob): Packing | null {
+  const model = modelOf(job);
+  if ('code' in model) return null;
+  const counts = greedy(model);
+  return counts && place(model, counts, false);
+}
+
 /** Whether a packing is worse than another by what is asked for, in order. */
 function isWorse(a: Packing, b: Packing, sparePct: number): boolean {
   const short = (packing: Packing) => Math.max(0, sparePct - packing.sparePct);

@@ -1,13 +1,14 @@
-import type { Defect } from '../../core/record/types';
-import type { Dossier } from '../../core/rulebook/dossier';
-import { isWorse, stateOf, countOutcomes, type Finding } from '../../core/rulebook/finding';
-import { basisOf } from '../../core/rulebook/references';
-import { ruleOf } from '../../core/rulebook/rules';
-import { settling, statement } from '../../core/words/findings';
-import { STATE_WORDS } from '../../core/words/labels';
-import { count } from '../../core/words/format';
-import { glyphOfFinding, glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph, toneOf } from '../../ui/SealGlyph';
+import './judgement.css';
+import type { Defect } from '../core/record/types';
+import type { Dossier } from '../core/rulebook/dossier';
+import { isWorse, stateOf, countOutcomes, type Finding } from '../core/rulebook/finding';
+import { basisOf } from '../core/rulebook/references';
+import { ruleOf } from '../core/rulebook/rules';
+import { settling, statement } from '../core/words/findings';
+import { STATE_WORDS } from '../core/words/labels';
+import { count } from '../core/words/format';
+import { glyphOfFinding, glyphOfState } from '../ui/glyph-state';
+import { SealGlyph, toneOf } from '../ui/SealGlyph';
 
 interface Props {
   dossier: Dossier;

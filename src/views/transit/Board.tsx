@@ -1,0 +1,196 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import type { Slice } from '../../core/record/slice';
+import type { PackedOpening, TransitSheet } from '../../core/record/types';
+import { kindOf, type Dossier } from '../../core/rulebook/dossier';
+import type { OpeningState } from '../../core/rulebook/transit-records';
+import { compressionOf } from '../../core/transit/found';
+import { changeBlock, moveCable, type BlockAt } from '../../core/transit/planned';
+import { count, figure } from '../../core/words/format';
+import { say } from '../device';
+import { BlockPanel } from './BlockPanel';
+import { Face, keyOf } from './Face';
+
+/** The face of a block frame as packed and as found; a touched block is counted and measured beside it. */
+export function Board({
+  slice,
+  dossier,
+  sheet,
+  onChange,
+  onPlan,
+}: {
+  slice: Slice;
+  dossier: Dossier;
+  sheet: TransitSheet;
+  onChange: (openings: PackedOpening[]) => void;
+  onPlan: () => void;
+}) {
+  const { entry, certificate, site } = dossier;
+  const openings = dossier.transit?.openings ?? [];
+  const bonded = kindOf(dossier).transit === 'bonded';
+  const [side, setSide] = useState<'jacket' | 'armour'>('jacket');
+  const [selected, setSelected] = useState<BlockAt | null>(null);
+  if (openings.length === 0) {
+    return (
+      <>
+        <p>Nothing is packed yet. Let the planner pack the cables, then count and measure here.</p>
+        <Button onClick={onPlan}>Open the planner</Button>
+      </>
+    );
+  }
+  const packed = openings.map((one) => one.packed);
+  const instruments = slice.by('instrument', 'site', entry.site);
+  const chosen = selected
+    ? openings.flatMap(({ frame, blocks }) =>
+        blocks.filter((b) => keyOf({ ...b, opening: frame.label }) === keyOf(selected)),
+      )[0]
+    : undefined;
+  return (
+    <div className="board">
+      <div>
+        {bonded && (
+          <div className="side-switch" role="group" aria-label="Side">
+            {(['jacket', 'armour'] as const).map((one) => (
+              <button key={one} type="button" aria-pressed={one === side} onClick={() => setSide(one)}>
+                {one === 'jacket' ? 'Jacket side' : 'Armour side'}
+              </button>
+            ))}
+          </div>
+        )}
+        <Face
+          openings={openings}
+          sheet={sheet}
+          side={side}
+          selected={selected}
+          onSelect={setSelected}
+          onMove={(from, to) => {
+            onChange(moveCable(packed, from, to));
+            say('Moved. Its layers have to be peeled anew.');
+          }}
+        />
+      </div>
+      <div>
+        {chosen && selected ? (
+          <BlockPanel
+            key={keyOf(selected)}
+            state={chosen}
+            sheet={sheet}
+            calipers={instruments.filter(({ kind }) => kind === 'caliper')}
+            meters={instruments.filter(({ kind }) => kind === 'milliohm-meter')}
+            expectedOhm={certificate!.sheet.expectedBondOhm}
+            limitOhm={site.bondLimitOhm}
+            onChange={(change) => onChange(changeBlock(packed, selected, change))}
+          />
+        ) : (
+          <p>Touch a block to count its layers and measure its cable.</p>
+        )}
+        {openings.map((opening) => (
+          <Stack
+            key={opening.frame.label}
+            opening={opening}
+            sheet={sheet}
+            onChange={(change) =>
+              onChange(packed.map((one) => (one.label === opening.frame.label ? change(one) : one)))
+            }
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** The stack of one opening: plates, what is left for the wedge, its reading. */
+function Stack({
+  opening: { frame, packed, blocks },
+  sheet,
+  onChange,
+}: {
+  opening: OpeningState;
+  sheet: TransitSheet;
+  onChange: (change: (opening: PackedOpening) => PackedOpening) => void;
+}) {
+  const [text, setText] = useState(packed.wedgeMm === null ? '' : String(packed.wedgeMm));
+  const { leftMm, firstRoomMm, state } = compressionOf(frame, packed, sheet, blocks);
+  const [low, high] = sheet.compressionMm;
+  const most = Math.max(high * 1.4, leftMm, 1);
+  const share = (mm: number) => `${(100 * Math.min(Math.max(mm, 0), most)) / most}%`;
+  const [from, to] = sheet.wedgeMm;
+  const wedgeGood = packed.wedgeMm !== null && packed.wedgeMm >= from - 1e-9 && packed.wedgeMm <= to + 1e-9;
+  return (
+    <section className="stack" aria-label={`Stack of opening ${frame.label}`}>
+      <h2>
+        Opening {frame.label}: {count(packed.rows.length, 'row')}
+      </h2>
+      <div
+        className="travel"
+        role="img"
+        aria-label={`${figure(leftMm, 1)} mm are left for the wedge, ${low} to ${high} mm are needed`}
+      >
+        <span
+          className="travel-window"
+          style={{ left: share(low), width: `calc(${share(high)} - ${share(low)})` }}
+        />
+        <span className={`travel-left ${state}`} style={{ left: share(leftMm) }} />
+      </div>
+      <p className={state === 'fits' ? '' : 'tone-failed'}>
+        {figure(leftMm, 1)} mm left, {figure(low, 0)} to {figure(high, 0)} mm needed
+        {state === 'too-little' && ': a row or a plate too many'}
+        {state === 'too-much' && ': a row or a plate too few'}. Before compression the wedge finds{' '}
+        {figure(firstRoomMm, 1)} mm{firstRoomMm < low ? ': press the stack together first' : ''}.
+      </p>
+      <form
+        className="recess"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const mm = Number(text.trim().replace(',', '.'));
+          if (text.trim() === '' || !(mm >= 0))
+            return say('Type the reading of the wedge in mm, for example 11.5.');
+          onChange((one) => ({ ...one, wedgeMm: mm }));
+        }}
+      >
+        <label className="field">
+          <span>
+            Wedge or clip reads, mm ({figure(from, 1)} to {figure(to, 1)} is home)
+          </span>
+          <input
+            className="figures"
+            inputMode="decimal"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </label>
+        <Button type="submit" variant="default">
+          Keep it
+        </Button>
+      </form>
+      {packed.wedgeMm !== null && !wedgeGood && (
+        <p className="tone-failed">
+          {packed.wedgeMm > to
+            ? 'It travelled too far: a row, a plate or a block is missing.'
+            : 'It is not home: a row too many, or blocks not home.'}
+        </p>
+      )}
+      <fieldset>
+        <legend>Stay plates, from the far end</legend>
+        {packed.rows.map(({ heightMm, plate }, r) => (
+          <button
+            key={r}
+            type="button"
+            className={`plate-button${plate === false ? ' tone-failed' : ''}`}
+            aria-label={`Plate on row ${r + 1}: ${plate === null ? 'not looked at' : plate ? 'in' : 'missing'}`}
+            onClick={() =>
+              onChange((one) => ({
+                ...one,
+                rows: one.rows.map((row, i) =>
+                  i === r ? { ...row, plate: row.plate === true ? false : true } : row,
+                ),
+              }))
+            }
+          >
+            {r + 1} ({heightMm} mm): {plate === null ? 'look' : plate ? 'in' : 'missing'}
+          </button>
+        ))}
+      </fieldset>
+    </section>
+  );
+}

@@ -1,0 +1,116 @@
+import { parseLength } from '../../core/quantity/length';
+import { oneMore } from '../../core/transit/one-more';
+import type { TransitSheet } from '../../core/record/types';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { coringFor, placedIn, sealantOpening } from '../../core/transit/sealed';
+import { openingMm2 } from '../../core/transit/sealant';
+import { count, figure } from '../../core/words/format';
+import { drawCoring } from '../../drawing/transit/coring';
+import { DrawingView } from '../../ui/DrawingView';
+import { Figure, useFigures } from '../Figure';
+
+/** One more cable: every spare that can take it, or where a hole can be cored. */
+export function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: TransitSheet }) {
+  const figures = useFigures({ mm: '12', off: '0.1' });
+  const read = parseLength(figures.text.mm);
+  const mm = 'mm' in read && read.mm > 0 ? read.mm : null;
+  const u = figures.number('off') ?? 0;
+  return (
+    <>
+      <div className="mineral-fields">
+        <Figure figures={figures} name="mm" title="Diameter of the new cable" unit="mm" />
+        <Figure figures={figures} name="off" title="It may be off by" unit="mm" zero />
+      </div>
+      {mm !== null &&
+        (sheet.sealant ? (
+          <Coring dossier={dossier} sheet={sheet} mm={mm + u} />
+        ) : (
+          <Spares dossier={dossier} sheet={sheet} mm={mm} u={u} />
+        ))}
+    </>
+  );
+}
+
+function Spares({ dossier, sheet, mm, u }: { dossier: Dossier; sheet: TransitSheet; mm: number; u: number }) {
+  const cable = { minMm: mm, maxMm: mm, meanMm: mm, expandedUncertaintyMm: u };
+  const found = (dossier.transit?.openings ?? []).flatMap(({ frame, packed, blocks }) =>
+    oneMore(blocks, packed.rows.length, sheet, cable).map((one) => ({ ...one, opening: frame.label })),
+  );
+  if (found.length === 0) {
+    return (
+      <p role="status" className="tone-failed">
+        No spare block takes {figure(mm, 1)} mm. Let the planner pack the frame anew with this cable.
+      </p>
+    );
+  }
+  return (
+    <>
+      <p role="status">
+        {count(found.length, 'spare block')} can take it; those that are reached first stand first.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Block</th>
+            <th scope="col">Opening, row</th>
+            <th scope="col">Comes out first</th>
+            <th scope="col">Layers to peel</th>
+            <th scope="col">Spares left</th>
+          </tr>
+        </thead>
+        <tbody>
+          {found.map(({ opening, row, column, index, sizeMm, peeling, rowsOut, sparesLeft }) => (
+            <tr key={`${opening} ${row} ${column} ${index}`}>
+              <th scope="row">{sizeMm} mm</th>
+              <td>
+                {opening}, {row + 1}
+              </td>
+              <td>{rowsOut === 0 ? 'the wedge' : `the wedge and ${count(rowsOut, 'row')}`}</td>
+              <td className="figures">
+                {peeling.layers.join(' + ')}, gap {figure(peeling.gapMm, 1)} mm
+              </td>
+              <td className="figures">{sparesLeft}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function Coring({ dossier, sheet, mm }: { dossier: Dossier; sheet: TransitSheet; mm: number }) {
+  const sealant = sheet.sealant!;
+  return (
+    <>
+      {(dossier.transit?.openings ?? []).map(({ frame, packed }) => {
+        const cables = placedIn(packed, dossier.transit!.cables);
+        const coring = coringFor(frame, cables, mm, sealant);
+        const drawing = drawCoring(frame, cables, coring);
+        const [left, top, right, bottom] = drawing.box;
+        const sides = dossier.entry.frame!.sides;
+        const ml = ((Math.PI / 4) * (coring.punchMm ** 2 - mm ** 2) * sealant.depthMm * sides * (1 + sealant.wastePct / 100)) / 1000; // prettier-ignore
+        const taken = cables.reduce((sum, { diameterMm }) => sum + (Math.PI / 4) * diameterMm ** 2, (Math.PI / 4) * mm * mm); // prettier-ignore
+        const fill = (100 * taken) / openingMm2(sealantOpening(frame));
+        return (
+          <section key={frame.label} aria-label={`Opening ${frame.label}`}>
+            <h2>Opening {frame.label}</h2>
+            <div className="plan-face">
+              <DrawingView
+                drawing={drawing}
+                states={{}}
+                aspect={(right - left) / (bottom - top)}
+                shownPx={560}
+              />
+            </div>
+            <p role="status" className={coring.best && fill <= sealant.maxFillPct ? '' : 'tone-failed'}>
+              {coring.best
+                ? `Punch ${figure(coring.punchMm, 1)} mm; its centre may lie anywhere in the shaded part. Furthest from everything: ${figure(coring.best.xMm, 0)} mm across, ${figure(coring.best.yMm, 0)} mm up, with ${figure(coring.best.clearMm, 1)} mm more than is asked for. To close: ${figure(ml, 0)} ml of sealant.`
+                : `There is no room for a hole of ${figure(coring.punchMm, 1)} mm with the least distances kept.`}{' '}
+              Fill afterwards {figure(fill, 1)} %, at most {figure(sealant.maxFillPct, 0)} %.
+            </p>
+          </section>
+        );
+      })}
+    </>
+  );
+}

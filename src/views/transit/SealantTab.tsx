@@ -1,0 +1,374 @@
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { Button } from '@mantine/core';
+import { useEffect, useRef, useState } from 'react';
+import { greedyPack } from '../../core/transit/pack/pack';
+import { packCable, pickList, packedFrom } from '../../core/transit/planned';
+import { sealantNeed } from '../../core/transit/sealant';
+import { leastDistances, placedIn, sealantOpening, type Placed } from '../../core/transit/sealed';
+import type { Slice } from '../../core/record/slice';
+import type {
+  FrameOpening,
+  PackedOpening,
+  SealantSheet,
+  SealedCable,
+  TransitSheet,
+} from '../../core/record/types';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { count, figure } from '../../core/words/format';
+import { say } from '../device';
+
+interface Props {
+  slice: Slice;
+  dossier: Dossier;
+  sheet: TransitSheet;
+  onChange: (openings: PackedOpening[]) => void;
+}
+
+/** Cables on the face of a sealed opening, placed by dragging; what it takes to close it, and a block frame instead. */
+export function SealantTab({ slice, dossier, sheet, onChange }: Props) {
+  const sealant = sheet.sealant!;
+  const openings = dossier.transit?.openings ?? [];
+  const replace = (label: string, change: (opening: PackedOpening) => PackedOpening) =>
+    onChange(openings.map(({ packed }) => (packed.label === label ? change(packed) : packed)));
+  return (
+    <>
+      {openings.map(({ frame, packed }) => {
+        const cables = placedIn(packed, dossier.transit!.cables);
+        const move = (id: string, xMm: number, yMm: number) =>
+          replace(frame.label, (opening) => ({
+            ...opening,
+            cables: opening.cables.map((one): SealedCable => (one.cable === id ? { ...one, xMm, yMm } : one)),
+          }));
+        return (
+          <section key={frame.label} aria-label={`Opening ${frame.label}`}>
+            <h2>
+              Opening {frame.label},{' '}
+              {frame.shape === 'round'
+                ? `${figure(frame.widthMm, 0)} mm wide`
+                : `${figure(frame.widthMm, 0)} × ${figure(frame.heightMm, 0)} mm`}
+            </h2>
+            <div className="sealant-columns">
+              <SealedFace frame={frame} cables={cables} sealant={sealant} dossier={dossier} onMove={move} />
+              <Need dossier={dossier} frame={frame} cables={cables} sealant={sealant} />
+            </div>
+            <Recess
+              key={packed.recessMm.join()}
+              packed={packed}
+              depthMm={sealant.depthMm}
+              onKeep={(recessMm) => replace(frame.label, (opening) => ({ ...opening, recessMm }))}
+            />
+            <Instead slice={slice} dossier={dossier} frame={frame} cables={cables} />
+          </section>
+        );
+      })}
+    </>
+  );
+}
+
+/** Pixels that the wider side of a face takes. */
+const FACE_PX = 420;
+/** How far an arrow key moves a cable, mm. */
+const KEY_MM = 2;
+
+function SealedFace({
+  frame,
+  cables,
+  sealant,
+  dossier,
+  onMove,
+}: {
+  frame: FrameOpening;
+  cables: readonly Placed[];
+  sealant: SealantSheet;
+  dossier: Dossier;
+  onMove: (id: string, xMm: number, yMm: number) => void;
+}) {
+  const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor));
+  const round = frame.shape === 'round';
+  const [w, h] = [frame.widthMm, round ? frame.widthMm : frame.heightMm];
+  const px = FACE_PX / Math.max(w, h);
+  const { cables: pair, wall } = leastDistances(frame, cables);
+  const tag = (id: string) => dossier.transit!.cables.get(id)?.tag ?? id;
+  const near = new Set([
+    ...(pair && pair.mm < sealant.cableGapMm - 1e-9 ? pair.ids : []),
+    ...(wall && wall.mm < sealant.wallGapMm - 1e-9 ? [wall.id] : []),
+  ]);
+  return (
+    <div>
+      <DndContext
+        sensors={sensors}
+        onDragEnd={({ active, delta }) => {
+          const cable = cables.find(({ id }) => id === active.id);
+          if (cable) onMove(cable.id, round1(cable.xMm + delta.x / px), round1(cable.yMm - delta.y / px));
+        }}
+      >
+        <div className={`sealed-face${round ? ' round' : ''}`} style={{ width: w * px, height: h * px }}>
+          {cables.map((cable) => (
+            <SealedDot
+              key={cable.id}
+              cable={cable}
+              tag={tag(cable.id)}
+              bad={near.has(cable.id)}
+              left={((round ? w / 2 : 0) + cable.xMm) * px}
+              top={(h - (round ? h / 2 : 0) - cable.yMm) * px}
+              px={px}
+              onStep={(dx, dy) => onMove(cable.id, cable.xMm + dx * KEY_MM, cable.yMm + dy * KEY_MM)}
+            />
+          ))}
+        </div>
+      </DndContext>
+      <p role="status" className={near.size > 0 ? 'tone-failed' : 'quiet'}>
+        {pair &&
+          `Nearest to each other: ${tag(pair.ids[0])} and ${tag(pair.ids[1])}, ${figure(pair.mm, 1)} mm; ${figure(sealant.cableGapMm, 0)} mm is asked for. `}
+        {wall &&
+          `Nearest to the wall: ${tag(wall.id)}, ${figure(wall.mm, 1)} mm; ${figure(sealant.wallGapMm, 0)} mm is asked for.`}
+      </p>
+    </div>
+  );
+}
+
+const round1 = (mm: number): number => Math.round(mm * 10) / 10;
+const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }; // prettier-ignore
+
+function SealedDot({
+  cable,
+  tag,
+  bad,
+  left,
+  top,
+  px,
+  onStep,
+}: {
+  cable: Placed;
+  tag: string;
+  bad: boolean;
+  left: number;
+  top: number;
+  px: number;
+  onStep: (dx: number, dy: number) => void;
+}) {
+  const { setNodeRef, listeners, transform } = useDraggable({ id: cable.id });
+  const size = cable.diameterMm * px;
+  const held = useRef<HTMLButtonElement | null>(null);
+  return (
+    <button
+      ref={(node) => {
+        held.current = node;
+        setNodeRef(node);
+      }}
+      type="button"
+      className={`sealed-dot${bad ? ' bad' : ''}`}
+      style={{
+        width: size,
+        height: size,
+        left: left - size / 2 + (transform?.x ?? 0),
+        top: top - size / 2 + (transform?.y ?? 0),
+      }}
+      title={`${tag}, ${figure(cable.diameterMm, 1)} mm`}
+      aria-label={`${tag}, ${figure(cable.diameterMm, 1)} mm; arrow keys move it`}
+      {...listeners}
+      onKeyDown={(event) => {
+        const step = STEPS[event.key];
+        if (!step) return;
+        event.preventDefault();
+        onStep(...step);
+      }}
+    >
+      {size > 46 && tag.split('-').pop()}
+    </button>
+  );
+}
+
+/** What closing the opening takes. */
+function Need({
+  dossier,
+  frame,
+  cables,
+  sealant,
+}: {
+  dossier: Dossier;
+  frame: FrameOpening;
+  cables: readonly Placed[];
+  sealant: SealantSheet;
+}) {
+  const { sides, wallDepthMm } = dossier.entry.frame!;
+  const need = sealantNeed({
+    opening: sealantOpening(frame),
+    cablesMm: cables.map(({ diameterMm }) => diameterMm),
+    depthMm: sealant.depthMm,
+    sides,
+    wallDepthMm,
+    wastePct: sealant.wastePct,
+    cartridgeMl: sealant.cartridgeMl,
+    sleeve: sealant.sleeve,
+    maxFillPct: sealant.maxFillPct,
+  });
+  const rows: [string, string, boolean][] = [
+    [
+      'Filled by cables',
+      `${figure(need.fillPct, 1)} %, at most ${figure(sealant.maxFillPct, 0)} %`,
+      need.fillConforms,
+    ],
+    ['Cables with their sleeves', need.fits ? 'fit the opening' : 'need more than the opening', need.fits],
+    ['Sleeves round cables, per side', String(need.wrapSleevesPerSide), true],
+    ['Filler sleeves, per side', String(need.fillerSleevesPerSide), true],
+    [
+      'Sealant',
+      `${figure(need.sealantMl, 0)} ml, ${count(need.cartridges, 'cartridge')} of ${figure(sealant.cartridgeMl, 0)} ml`,
+      true,
+    ],
+    [
+      'Depth of the wall',
+      need.depthConforms
+        ? `${figure(wallDepthMm, 0)} mm is enough for sleeves and recess`
+        : `cut the sleeves to ${figure(need.cutSleevesToMm ?? 0, 0)} mm`,
+      need.depthConforms,
+    ],
+  ];
+  return (
+    <table className="need">
+      <tbody>
+        {rows.map(([title, words, good]) => (
+          <tr key={title}>
+            <th scope="row">{title}</th>
+            <td className={good ? '' : 'tone-failed'}>{words}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** The depth of the sealant at several points, as it was found. */
+function Recess({
+  packed,
+  depthMm,
+  onKeep,
+}: {
+  packed: PackedOpening;
+  depthMm: number;
+  onKeep: (mm: number[]) => void;
+}) {
+  const [text, setText] = useState(packed.recessMm.join(', '));
+  const keep = () => {
+    const values = text
+      .split(/[;\s]+|,(?=\s)/)
+      .filter(Boolean)
+      .map((one) => Number(one.replace(',', '.')));
+    if (values.length === 0 || values.some((mm) => !(mm >= 0)))
+      return say('Type the depths in mm with spaces between, for example 20 21 20.');
+    onKeep(values);
+  };
+  const shallow = packed.recessMm.some((mm) => mm < depthMm - 1e-9);
+  return (
+    <form
+      className="recess"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <label className="field">
+        <span>
+          Depth of the sealant as found, mm, at three points or more ({figure(depthMm, 0)} mm is asked for)
+        </span>
+        <input
+          className="figures"
+          inputMode="decimal"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <Button type="submit" variant="default">
+        Keep the depths
+      </Button>
+      {shallow && (
+        <p className="tone-failed">Too shallow at one point: cut it out there and press in more.</p>
+      )}
+    </form>
+  );
+}
+
+/** The same cables in a block frame of that opening: space, parts, steps and the effort of the next cable. */
+function Instead({
+  slice,
+  dossier,
+  frame,
+  cables,
+}: {
+  slice: Slice;
+  dossier: Dossier;
+  frame: FrameOpening;
+  cables: readonly Placed[];
+}) {
+  const [open, setOpen] = useState(false);
+  const [words, setWords] = useState<string[]>([]);
+  const system = slice
+    .by('certificate', 'site', dossier.entry.site)
+    .find(({ sheet }) => (sheet.transit?.blocks.length ?? 0) > 0);
+  useEffect(() => {
+    if (open && system) setWords(compare(system.sheet.transit!, frame, cables, dossier));
+  }, [open, system, frame, cables, dossier]);
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>A block frame instead, for the same cables</summary>
+      {system ? (
+        <>
+          <p className="quiet">
+            By sheet {system.sheet.number}, in a rectangular frame that goes into this opening.
+          </p>
+          <ul>
+            {words.map((one) => (
+              <li key={one}>{one}</li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <p>No block system is on file. Add one under Dossier, Certificates.</p>
+      )}
+    </details>
+  );
+}
+
+function compare(
+  sheet: TransitSheet,
+  frame: FrameOpening,
+  cables: readonly Placed[],
+  dossier: Dossier,
+): string[] {
+  // Of a round opening only the square inside it takes a frame.
+  const side = frame.shape === 'round' ? frame.widthMm / Math.SQRT2 : null;
+  const grid = Math.min(...sheet.blocks.map(({ sizeMm }) => sizeMm));
+  const widthMm = Math.floor((side ?? frame.widthMm) / grid) * grid;
+  const heightMm = side ?? frame.heightMm;
+  const records = cables.flatMap(({ id }) => dossier.transit!.cables.get(id) ?? []);
+  const result = greedyPack({
+    openings: [
+      { id: '1', widthMm, heightMm, plateMm: sheet.stayPlateMm, compressionMm: sheet.compressionMm },
+    ],
+    blocks: sheet.blocks,
+    cables: records.map((cable) => packCable(cable, false)),
+    sparePct: 20,
+  });
+  if (!result) {
+    return [
+      `Blocks do not take these cables in ${figure(widthMm, 0)} × ${figure(heightMm, 0)} mm. Sealant does.`,
+      'Next cable in sealant: one hole is cored, one side is closed again.',
+    ];
+  }
+  const list = pickList(packedFrom(result, false));
+  const pairs = list.blocks.reduce((sum, { withCable, spare }) => sum + withCable + spare, 0);
+  return [
+    `Space left: ${figure(result.sparePct, 1)} % of the blocks are spare.`,
+    `Parts: ${count(pairs, 'block pair')}, ${count(list.plates, 'stay plate')}, one compression unit.`,
+    `Steps: ${count(cables.length, 'block')} peeled, ${count(list.plates, 'row')} built, one wedge; in sealant: wrap, fill, seal ${dossier.entry.frame!.sides === 2 ? 'both sides' : 'one side'}, wait for it to set.`,
+    'Next cable in blocks: the wedge and the rows before a spare come out; in sealant: one hole is cored and closed.',
+  ];
+}

@@ -1,0 +1,297 @@
+import { useEffect, useState } from 'react';
+import { KINDS } from '../../core/record/kinds';
+import { isSealed } from '../../core/record/apply-inspection';
+import type { Slice } from '../../core/record/slice';
+import type { Entry, Id, PackedOpening } from '../../core/record/types';
+import { askedLooks } from '../../core/rulebook/asked';
+import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
+import { judge } from '../../core/rulebook/judge';
+import { stateOf } from '../../core/rulebook/finding';
+import { STATE_WORDS } from '../../core/words/labels';
+import { now } from '../../client/clock';
+import { glyphOfState } from '../../ui/glyph-state';
+import { SealGlyph } from '../../ui/SealGlyph';
+import { device, parameter, say } from '../device';
+import { give } from '../give';
+import { JudgementColumn } from '../JudgementColumn';
+import { LookCard } from '../LookCard';
+import { Root } from '../Root';
+import { Board } from './Board';
+import { OneMoreTab } from './OneMoreTab';
+import { Planner } from './Planner';
+import { SealantTab } from './SealantTab';
+import './transit.css';
+
+const TABS = [
+  ['board', 'Board'],
+  ['plan', 'Packing planner'],
+  ['more', 'One more cable'],
+  ['looks', 'Looked at'],
+] as const;
+type Tab = (typeof TABS)[number][0];
+
+/** Transit board: one frame with its openings, as packed and as found, what is wrong, and how to pack it anew. */
+export default function TransitBoard() {
+  const [entry, setEntry] = useState<Id | null>(() => parameter('entry'));
+  const [tab, setTab] = useState<Tab>(() => TABS.find(([id]) => id === parameter('tab'))?.[0] ?? 'board');
+  const open = (next: { entry?: Id; tab?: Tab }) => {
+    const address = new URL(location.href);
+    if (next.entry) address.searchParams.set('entry', next.entry);
+    if (next.tab) address.searchParams.set('tab', next.tab);
+    history.pushState(null, '', address);
+    if (next.entry) setEntry(next.entry);
+    if (next.tab) setTab(next.tab);
+  };
+  useEffect(() => {
+    const back = () => setEntry(parameter('entry'));
+    window.addEventListener('popstate', back);
+    return () => window.removeEventListener('popstate', back);
+  }, []);
+  return (
+    <Root
+      view="transit"
+      keys={TABS.map(([id, title], i) => ({
+        key: String(i + 1),
+        title: `Open ${title.toLowerCase()}`,
+        run: () => open({ tab: id }),
+      }))}
+    >
+      {({ slice, site }) => {
+        const entries = slice.by('entry', 'site', site).filter(({ kind }) => KINDS[kind].transit !== null);
+        const chosen = entries.find(({ id }) => id === entry) ?? entries[0] ?? null;
+        const dossier = chosen && dossierOf(slice, chosen.id, currentRound(slice, chosen.id, site));
+        return (
+          <div className="transit">
+            <TransitList
+              slice={slice}
+              entries={entries}
+              current={chosen?.id ?? null}
+              onOpen={(id) => open({ entry: id })}
+            />
+            {dossier ? (
+              <One
+                key={dossier.entry.id}
+                slice={slice}
+                dossier={dossier}
+                tab={tab}
+                onTab={(next) => open({ tab: next })}
+              />
+            ) : (
+              <main id="main" tabIndex={-1}>
+                <p>
+                  No transit is recorded at this site. Add an entry of a transit kind with its frame, under{' '}
+                  <a href={`/dossier/?site=${site}&table=entry`}>Dossier, Entries</a>.
+                </p>
+              </main>
+            )}
+          </div>
+        );
+      }}
+    </Root>
+  );
+}
+
+function One({
+  slice,
+  dossier,
+  tab,
+  onTab,
+}: {
+  slice: Slice;
+  dossier: Dossier;
+  tab: Tab;
+  onTab: (tab: Tab) => void;
+}) {
+  const { entry, enclosure, certificate, round, site } = dossier;
+  const sheet = certificate?.sheet.transit ?? null;
+  const findings = judge(dossier, round?.grade ?? 'detailed', now());
+  const [selected, setSelected] = useState<string | null>(null);
+  const defects = slice.by('defect', 'entry', entry.id);
+  const keep = (openings: PackedOpening[], words = 'The packing is kept.') =>
+    give('packing.set', { id: entry.id, entry: entry.id, openings }, words);
+  const sealed = round !== null && isSealed(slice, entry.id, round.id);
+  const missing = !sheet
+    ? 'The approval on file says nothing about blocks or sealant. Complete its assembly sheet under Dossier, Certificates.'
+    : !entry.frame
+      ? 'The frame and its openings are not recorded. Record them on the entry, under Dossier, Entries.'
+      : null;
+  return (
+    <>
+      <main id="main" tabIndex={-1}>
+        <nav className="transit-tabs" aria-label="Transit board">
+          {TABS.map(([id, title]) => (
+            <button
+              key={id}
+              type="button"
+              aria-current={id === tab ? 'page' : undefined}
+              onClick={() => onTab(id)}
+            >
+              {title}
+            </button>
+          ))}
+        </nav>
+        <h1>
+          {enclosure.tag}, entry {entry.label}
+        </h1>
+        <p className="no-print">
+          {KINDS[entry.kind].title}, {certificate?.number ?? 'no approval on file'}
+          {entry.frame && `, ${entry.frame.where} of ${entry.frame.wallDepthMm} mm`};{' '}
+          <a href={`/bench/?site=${site.id}&entry=${entry.id}`}>to its bench</a>,{' '}
+          <a href={`/makeoff/?site=${site.id}&entry=${entry.id}`}>to its make-off</a>
+        </p>
+        {missing && <p className="make-safe">{missing}</p>}
+        {!missing && tab === 'board' && sheet && (
+          <>
+            {KINDS[entry.kind].transit === 'sealant' ? (
+              <SealantTab
+                slice={slice}
+                dossier={dossier}
+                sheet={sheet}
+                onChange={(openings) => keep(openings, '')}
+              />
+            ) : (
+              <Board
+                slice={slice}
+                dossier={dossier}
+                sheet={sheet}
+                onChange={(openings) => keep(openings, '')}
+                onPlan={() => onTab('plan')}
+              />
+            )}
+          </>
+        )}
+        {!missing && tab === 'plan' && sheet && (
+          <>
+            {sheet.blocks.length > 0 ? (
+              <Planner
+                slice={slice}
+                dossier={dossier}
+                sheet={sheet}
+                onTake={(openings) => {
+                  if (keep(openings)) onTab('board');
+                }}
+              />
+            ) : (
+              <p>Sealant is planned on the board itself: drag the cables to where they go.</p>
+            )}
+          </>
+        )}
+        {!missing && tab === 'more' && sheet && <OneMoreTab dossier={dossier} sheet={sheet} />}
+        {tab === 'looks' && (
+          <div className="transit-looks">
+            {!round && <p>This entry belongs to no round yet. Add it to one under Dossier, Rounds.</p>}
+            {round &&
+              askedLooks(dossier).map((look) => (
+                <LookCard
+                  key={look.id}
+                  look={look}
+                  given={dossier.looks.get(look.id)}
+                  recorded={dossier.recorded.has(look.id)}
+                  sealed={sealed}
+                  onAnswer={(name, given) =>
+                    void give('look.answer', {
+                      id: device.id(),
+                      entry: entry.id,
+                      round: round.id,
+                      look: name,
+                      ...given,
+                    })
+                  }
+                />
+              ))}
+          </div>
+        )}
+      </main>
+      <JudgementColumn
+        dossier={dossier}
+        findings={findings}
+        hidden={0}
+        defects={defects}
+        selected={selected}
+        onSelect={({ check }) => {
+          setSelected(check);
+          const place = KINDS[entry.kind].looks.some(({ id }) =>
+            findings.some((f) => f.check === check && f.facts.look === id),
+          );
+          onTab(place ? 'looks' : 'board');
+        }}
+        onRaise={() => {
+          say('Raise it on the bench, with photographs and an action.');
+          location.assign(`/bench/?site=${site.id}&entry=${entry.id}`);
+        }}
+      />
+    </>
+  );
+}
+
+function TransitList({
+  slice,
+  entries,
+  current,
+  onOpen,
+}: {
+  slice: Slice;
+  entries: readonly Entry[];
+  current: Id | null;
+  onOpen: (id: Id) => void;
+}) {
+  const [text, setText] = useState('');
+  const [only, setOnly] = useState('');
+  const rows = entries
+    .flatMap((entry) => {
+      const dossier = dossierOf(slice, entry.id, currentRound(slice, entry.id, entry.site));
+      if (!dossier) return [];
+      const state = stateOf(judge(dossier, dossier.round?.grade ?? 'detailed', now()));
+      return { entry, tag: dossier.enclosure.tag, what: dossier.enclosure.what, state };
+    })
+    .sort((a, b) => (`${a.tag} ${a.entry.label}` < `${b.tag} ${b.entry.label}` ? -1 : 1));
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = rows.filter(
+    ({ entry, tag, what, state }) =>
+      (only === '' || state === only) &&
+      words.every((word) =>
+        `${tag} ${entry.label} ${what} ${KINDS[entry.kind].title}`.toLowerCase().includes(word),
+      ),
+  );
+  return (
+    <aside className="transit-list">
+      <label className="field">
+        <span>Wall, deck or kind</span>
+        <input value={text} onChange={(event) => setText(event.target.value)} />
+      </label>
+      <label className="field">
+        <span>Show</span>
+        <select value={only} onChange={(event) => setOnly(event.target.value)}>
+          <option value="">every transit</option>
+          {[...new Set(rows.map(({ state }) => state))].map((state) => (
+            <option key={state} value={state}>
+              {STATE_WORDS[state]}
+            </option>
+          ))}
+        </select>
+      </label>
+      {entries.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
+      <ul>
+        {shown.map(({ entry, tag, what, state }) => (
+          <li key={entry.id}>
+            <button
+              type="button"
+              aria-current={entry.id === current ? 'page' : undefined}
+              onClick={() => onOpen(entry.id)}
+            >
+              <SealGlyph state={glyphOfState(state)} label={STATE_WORDS[state]} />
+              <span>
+                <b>
+                  {tag}, entry {entry.label}
+                </b>
+                <small>
+                  {KINDS[entry.kind].title}; {what}
+                </small>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </aside>
+  );
+}
