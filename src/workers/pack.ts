@@ -1,6 +1,6 @@
 import loadHighs from 'highs';
 import wasm from 'highs/runtime?url';
-import { pack, type PackStep } from '../core/transit/pack/pack';
+import { greedyPack, pack, type PackStep } from '../core/transit/pack/pack';
 import { solverOf, type HighsLike } from '../core/transit/pack/solver';
 import type { Packing, PackJob, PackResult } from '../core/transit/pack/types';
 
@@ -14,9 +14,14 @@ const say = (news: PackNews) => self.postMessage(news);
 
 self.onmessage = async ({ data }: MessageEvent<PackJob>) => {
   try {
+    // The first complete packing needs no solver: it is there before that is loaded.
+    const first = greedyPack(data);
+    if (first) say({ is: 'better', packing: first, step: 'first' });
     const highs = (await loadHighs({ locateFile: () => wasm })) as unknown as HighsLike;
     const result = pack(data, solverOf(highs), {
-      news: (packing, step) => say({ is: 'better', packing, step }),
+      news: (packing, step) => {
+        if (step !== 'first') say({ is: 'better', packing, step });
+      },
     });
     say({ is: 'done', result });
   } catch (error) {

@@ -3,10 +3,13 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import loadHighs from 'highs';
 import { ulid } from 'ulid';
 import { seedDemo } from '../../demo/seed';
 import type { AnyCommand } from '../../src/core/record/commands';
 import { rankGlands } from '../../src/core/finder/rank';
+import { pack } from '../../src/core/transit/pack/pack';
+import { solverOf, type HighsLike } from '../../src/core/transit/pack/solver';
 import { needsOf, propose } from '../../src/core/finder/schedule';
 import type { Certificate } from '../../src/core/record/types';
 import { currentRound, dossierOf } from '../../src/core/rulebook/dossier';
@@ -61,6 +64,55 @@ function ranking(app: ReturnType<typeof openApp>): void {
   console.log(
     `(e) schedule of 1000 ends against ${sizes} sizes: ${((performance.now() - start) / 1000).toFixed(1)} s in the worker's thread`,
   );
+}
+
+/** Invented cables of a plant: many thin ones, some thick. */
+function plantCables(n: number, seed: number) {
+  let state = seed;
+  const next = () => (state = (state * 1664525 + 1013904223) >>> 0) / 2 ** 32;
+  return Array.from({ length: n }, (_, i) => {
+    const u = next();
+    const mm =
+      u < 0.45 ? 4 + next() * 9 : u < 0.8 ? 11 + next() * 12 : u < 0.95 ? 22 + next() * 11 : 30 + next() * 20;
+    return { id: `c${i}`, minMm: mm, maxMm: mm + 0.2 };
+  });
+}
+const BLOCKS: [sizeMm: number, rangeMm: [number, number]][] = [
+  [15, [3, 11]], [20, [4, 14.5]], [30, [10, 25]], [40, [21, 34]], [60, [28, 54]], [90, [48, 71]], [120, [67, 99]],
+]; // prettier-ignore
+
+/** (f) Packing a frame: until the first complete answer, until the least height is proven, and all in all. */
+async function packing(): Promise<void> {
+  const solve = solverOf((await loadHighs({})) as unknown as HighsLike);
+  const run = (cables: number, openings: number, seed: number) => {
+    const at: Record<string, number> = {};
+    const start = performance.now();
+    pack(
+      {
+        openings: Array.from({ length: openings }, (_, o) => ({
+          id: `${o}`, widthMm: 120, heightMm: 398, plateMm: 1, compressionMm: [20, 45] as const,
+        })),
+        blocks: BLOCKS.map(([sizeMm, rangeMm]) => ({ sizeMm, rangeMm })),
+        cables: plantCables(cables, seed),
+        sparePct: 20,
+      },
+      solve,
+      { news: (packing, step) => (at[packing.provenBest && step !== 'openings' ? 'proven' : step] ??= performance.now() - start) },
+    ); // prettier-ignore
+    return { ...at, all: performance.now() - start } as Record<string, number>;
+  };
+  run(10, 1, 9);
+  for (const [cables, openings] of [
+    [40, 1],
+    [120, 4],
+  ] as const) {
+    const runs = [1, 2, 3, 4, 5].map((seed) => run(cables, openings, seed));
+    const worst = (name: string) => Math.max(...runs.map((one) => one[name] ?? 0)).toFixed(0);
+    console.log(
+      `(f) packing ${cables} cables in ${openings} × 120 × 398 mm, worst of ${runs.length}: first answer ${worst('first')} ms, best proven ${worst('proven')} ms, all steps ${worst('all')} ms`,
+    );
+  }
+  console.log(`(f) memory of the process ${(process.memoryUsage().rss / 1e6).toFixed(0)} MB`);
 }
 
 /** (c) Commands acknowledged with fsync, beside raw inserts with the same settings: one and fifty at a time. */
@@ -150,6 +202,23 @@ async function keystroke(): Promise<void> {
   console.log(
     `(b) keystroke to painted verdict: median ${at(0.5)} ms, 95 % ${at(0.95)} ms, worst ${at(1)} ms (${times.length} readings)`,
   );
+  await page.goto(`${served.address}/transit/?site=marrowick&entry=mb-tr-1-a&tab=plan`);
+  await page.waitForSelector('.planner');
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  await page.evaluate(() => {
+    const longest = { ms: 0 };
+    (window as unknown as { longest: { ms: number } }).longest = longest;
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) longest.ms = Math.max(longest.ms, duration);
+    }).observe({ type: 'longtask' });
+    [...document.querySelectorAll('button')].find((e) => e.textContent === 'Pack it')!.click();
+  });
+  await page.waitForFunction(() => document.body.textContent!.includes('Take this packing'));
+  await new Promise((resolve) => setTimeout(resolve, 500));
+  const task = await page.evaluate(() => (window as unknown as { longest: { ms: number } }).longest.ms);
+  console.log(
+    `(f) longest task of the page while the worker packs: ${task > 0 ? `${task.toFixed(0)} ms` : 'none over 50 ms'}`,
+  );
   await close();
   await served.stop();
 }
@@ -158,6 +227,7 @@ const app = openApp(folder(), 'src/store/migrations', clockFrom(undefined));
 seedDemo(app);
 judgements(app);
 ranking(app);
+await packing();
 await keystroke();
 commands(app);
 closeApp(app);

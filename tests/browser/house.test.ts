@@ -25,6 +25,11 @@ const VIEWS: [path: string, ready: string][] = [
   ['/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
   ['/mineral/?site=marrowick&tab=link', '.verdict'],
   ['/mineral/?site=marrowick&tab=marks', '.mineral-drawing'],
+  ['/mineral/?site=marrowick&cable=mb-cable-mi-11&tab=ends', '.both-ends'],
+  ['/makeoff/?site=marrowick&entry=mb-ax-34-m', '.ir-grid'],
+  ['/transit/?site=marrowick&entry=mb-tr-3-c', '.face-block'],
+  ['/transit/?site=marrowick&entry=mb-tr-1-a&tab=plan', '.planner'],
+  ['/transit/?site=marrowick&entry=mb-tr-4-b', '.sealed-face'],
   ['/defects/?site=marrowick', '.ledger'],
   ['/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];

@@ -9,6 +9,7 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['clocks', '/clocks/?site=marrowick', '.clock-list li'],
   ['certificates', '/certificates/?site=marrowick&tab=find&entry=mb-jb-204-c', '.candidate'],
   ['mineral', '/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
+  ['transit', '/transit/?site=marrowick&entry=mb-tr-3-c', '.face-block'],
   ['defects', '/defects/?site=marrowick', '.ledger'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];

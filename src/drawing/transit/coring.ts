@@ -19,7 +19,7 @@ export function drawCoring(opening: FrameOpening, cables: readonly Placed[], cor
   const half = coring.cellMm / 2;
   for (const cell of coring.cells) {
     const [x, y] = at(cell);
-    pen.polygon('dam', rectangle(x - half, y - half, x + half, y + half));
+    pen.polygon('air', rectangle(x - half, y - half, x + half, y + half));
   }
   for (const cable of cables) {
     const [x, y] = at(cable);

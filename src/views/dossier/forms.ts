@@ -222,6 +222,33 @@ export const FORMS: Record<DossierTable, TableForm> = {
       len0('washerMm', 'Washer between gland and wall'),
       len('tailMm', 'Conductors beyond the inner sheath, slack included', true),
       {
+        path: 'frame',
+        title: 'Frame of a transit',
+        type: 'group',
+        nullable: true,
+        blank: () => ({
+          where: 'wall', wallDepthMm: 150, sides: 1,
+          openings: [{ label: '1', shape: 'rect', widthMm: 120, heightMm: 218 }],
+        }), // prettier-ignore
+        fields: [
+          pick('where', 'Sits in a', ['wall', 'deck']),
+          len('wallDepthMm', 'Depth of wall or deck'),
+          pick('sides', 'Sides that are closed', [1, 2]),
+          {
+            path: 'openings',
+            title: 'Openings',
+            type: 'list',
+            blank: () => ({ label: '', shape: 'rect', widthMm: 120, heightMm: 218 }),
+            fields: [
+              text('label', 'Label'),
+              pick('shape', 'Shape', ['rect', 'round']),
+              len('widthMm', 'Width, or diameter'),
+              len('heightMm', 'Height, or diameter'),
+            ],
+          },
+        ],
+      },
+      {
         path: 'adaptors',
         title: 'Adaptors between gland and wall',
         type: 'list',
@@ -257,6 +284,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
       washerMm: 0,
       adaptors: null,
       tailMm: null,
+      frame: null,
     }),
   },
   round: {

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { PackStep } from '../../core/transit/pack/pack';
 import type { PackJob, PackReason, Packing } from '../../core/transit/pack/types';
 import { packCable, packedFrom, peelCards, pickList } from '../../core/transit/planned';
@@ -61,6 +61,9 @@ export function Planner({
   const worker = useRef<Worker | null>(null);
   useEffect(() => () => worker.current?.terminate(), []);
   const best = steps[steps.length - 1]?.packing ?? null;
+  // The plan is drawn when there is time for it, so that the page answers while better ones come in.
+  const drawn = useDeferredValue(best);
+  const planned = useMemo(() => drawn && packedFrom(drawn, bonded), [drawn, bonded]);
   const stop = () => {
     worker.current?.terminate();
     worker.current = null;
@@ -222,7 +225,7 @@ export function Planner({
           )}
         </div>
       </div>
-      {best && <Plan slice={slice} dossier={dossier} sheet={sheet} openings={packedFrom(best, bonded)} />}
+      {planned && <Plan slice={slice} dossier={dossier} sheet={sheet} openings={planned} />}
     </>
   );
 }
@@ -280,7 +283,7 @@ function CableChoice({
 }
 
 /** The plan as it is built and as it prints: face, pick list, peel cards, order. */
-export function Plan({
+const Plan = memo(function Plan({
   slice,
   dossier,
   sheet,
@@ -391,7 +394,7 @@ export function Plan({
       </p>
     </article>
   );
-}
+});
 
 const peelWords = (peeling: { layers: readonly [number, number]; gapMm: number } | null): string =>
   peeling ? `${peeling.layers.join(' + ')}, gap ${figure(peeling.gapMm, 1)} mm` : 'measure it first';

@@ -7,7 +7,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { Button } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { greedyPack } from '../../core/transit/pack/pack';
 import { packCable, pickList, packedFrom } from '../../core/transit/planned';
 import { sealantNeed } from '../../core/transit/sealant';
@@ -309,13 +309,13 @@ function Instead({
   cables: readonly Placed[];
 }) {
   const [open, setOpen] = useState(false);
-  const [words, setWords] = useState<string[]>([]);
   const system = slice
     .by('certificate', 'site', dossier.entry.site)
     .find(({ sheet }) => (sheet.transit?.blocks.length ?? 0) > 0);
-  useEffect(() => {
-    if (open && system) setWords(compare(system.sheet.transit!, frame, cables, dossier));
-  }, [open, system, frame, cables, dossier]);
+  const words = useMemo(
+    () => (open && system ? compare(system.sheet.transit!, frame, cables, dossier) : []),
+    [open, system, frame, cables, dossier],
+  );
   return (
     <details onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>A block frame instead, for the same cables</summary>

@@ -30,7 +30,7 @@ export const TRANSIT: Record<string, Sentence> = {
   't02.wide': (f) =>
     `${block(f)}: ${side(f)}${peeled(f)} leave a gap of ${mm(n(f, 'gapMm'))}; ${range(f)} is asked for, so more must come out; ${right(f)}.`,
   't02.tight': (f) =>
-    `${block(f)}: ${side(f)}${peeled(f)} leave a gap of ${mm(n(f, 'gapMm'))}; ${range(f)} is asked for, so it is loose; ${right(f)}.`,
+    `${block(f)}: ${side(f)}${peeled(f)} ${n(f, 'gapMm') < 0 ? `leave a bore ${mm(-n(f, 'gapMm'))} wider than the cable` : `leave a gap of ${mm(n(f, 'gapMm'))}`}; a gap of ${range(f)} is asked for, so it is loose; ${right(f)}.`,
   't02.daylight': (f) => `${block(f)}: ${side(f)}daylight between the halves or at the cable.`,
   't02.right': (f) => `The layers leave the gap of the sheet on every side (${n(f, 'count')}).`,
   't03.unread': (f) => `${block(f)}: the layers ${side(f)}are not counted.`,

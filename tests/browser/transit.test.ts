@@ -1,0 +1,152 @@
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { clickText, openAs, openPage, waitForText } from './harness';
+import { withDemo } from './with-demo';
+
+const demo = withDemo();
+
+const open = async (entry: string, tab = 'board') => {
+  const opened = await openPage(demo.browser);
+  await openAs(opened.page, demo.served, 'A. Vell', `/transit/?site=marrowick&entry=${entry}&tab=${tab}`);
+  return opened;
+};
+const block = (page: Page, words: string) =>
+  page.waitForFunction(
+    (text) => [...document.querySelectorAll('.face-block')].find((e) => e.getAttribute('title')?.includes(text)),
+    {},
+    words,
+  ) as unknown as Promise<{ click: () => Promise<void>; focus: () => Promise<void>; boundingBox: () => Promise<{ x: number; y: number; width: number; height: number }> }>; // prettier-ignore
+const fill = async (page: Page, selector: string, n: number, text: string) => {
+  const input = (await page.$$(selector))[n]!;
+  await input.click({ count: 3 });
+  await input.type(text);
+};
+
+describe('the transit board', () => {
+  it('says what is wrong with a block, and judges it anew as it is counted', async () => {
+    const { page, errors } = await open('mb-tr-1-b');
+    await waitForText(page, '.judgement', 'the halves may differ by 1');
+    await (await block(page, 'differ too much')).click();
+    await waitForText(page, '.block-panel', 'in a block of');
+    const right = await page.$eval('.side-form .quiet', (e) =>
+      /(\d+) \+ (\d+) layers/.exec(e.textContent!)!.slice(1, 3),
+    );
+    await fill(page, '.side-form input', 0, 'many');
+    await clickText(page, '.side-form button[type="submit"]', 'Keep it');
+    await waitForText(page, '.toast', 'Count the layers');
+    await fill(page, '.side-form input', 0, right[0]!);
+    await fill(page, '.side-form input', 1, right[1]!);
+    await clickText(page, '.side-form button[type="submit"]', 'Keep it');
+    await waitForText(page, '.judgement', 'Both halves are peeled alike');
+    await fill(page, '.stack .recess input', 0, '19');
+    await clickText(page, '.stack .recess button', 'Keep it');
+    await waitForText(page, '.judgement', 'it travelled too far');
+    await page.click('.plate-button');
+    await waitForText(page, '.judgement', 'has no stay plate');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('a cable is dragged to another block, and by the keyboard', async () => {
+    const { page, errors } = await open('mb-tr-2-b');
+    const centre = async (words: string) => {
+      const { x, y, width, height } = await (await block(page, words)).boundingBox();
+      return [x + width / 2, y + height / 2] as const;
+    };
+    await waitForText(page, '.drop-verdict', 'Drag a cable');
+    const from = await centre('C-TR-2B-101');
+    const to = await centre('block 20 mm, spare');
+    await page.mouse.move(...from);
+    await page.mouse.down();
+    await page.mouse.move(from[0] + 12, from[1] + 4, { steps: 4 });
+    await page.mouse.move(...to, { steps: 10 });
+    await waitForText(page, '.drop-verdict', 'is too thick for a block of 20 mm');
+    // Another cable of that size: the two change places.
+    const other = await centre('C-TR-2B-102');
+    await page.mouse.move(...other, { steps: 10 });
+    await waitForText(page, '.drop-verdict', 'In exchange');
+    await page.mouse.up();
+    await waitForText(page, '.toast', 'peeled anew');
+    await waitForText(page, '.judgement', 'are not counted');
+    // By keyboard: taken up with Enter, moved with the arrow keys, let go with Escape.
+    await (await block(page, 'C-TR-2B-101')).focus();
+    await page.keyboard.press('Enter');
+    const said = () => page.$eval('.drop-verdict', (e) => e.textContent!);
+    for (const key of [
+      ...Array<'ArrowRight'>(6).fill('ArrowRight'),
+      ...Array<'ArrowLeft'>(12).fill('ArrowLeft'),
+    ]) {
+      await page.keyboard.press(key);
+      await new Promise((resolve) => setTimeout(resolve, 150));
+      if (!(await said()).startsWith('Drag')) break;
+    }
+    expect(await said()).toContain('C-TR-2B-101');
+    await page.keyboard.press('Escape');
+    await waitForText(page, '.drop-verdict', 'Drag a cable');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('both sides of bonded blocks, and the path of each armour by the meter', async () => {
+    const { page, errors } = await open('mb-tr-3-b');
+    await waitForText(page, '.judgement', '340.0 mΩ from armour to earth');
+    await clickText(page, '.side-switch button', 'Armour side');
+    await (await block(page, 'C-TR-3B-101')).click();
+    await waitForText(page, '[aria-label="Bonding"]', 'is predicted for the joint');
+    await clickText(page, '[aria-label="Bonding"] button', 'Leads on');
+    await page.waitForFunction(() =>
+      /1[12]\.\d mΩ/.test(
+        document.querySelector('[aria-label="Bonding"] .figures')?.closest('form')?.textContent ?? '',
+      ),
+    );
+    await fill(page, '[aria-label="Bonding"] input', 0, '12');
+    await clickText(page, '[aria-label="Bonding"] button[type="submit"]', 'Keep the resistance');
+    await page.waitForFunction(
+      () => !document.querySelector('.judgement')?.textContent?.includes('340.0 mΩ'),
+    );
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('packs in a worker, better step by step, and says what cannot be had', async () => {
+    const { page, errors } = await open('mb-tr-1-a', 'plan');
+    await page.waitForSelector('.planner .short input');
+    await fill(page, '.planner .short input', 0, '90');
+    await clickText(page, 'button', 'Pack it');
+    await waitForText(page, '.pack-steps', 'proven best');
+    await waitForText(page, '[role="status"]', '90.0 % spare cannot be had');
+    await waitForText(page, '.pack-plan', 'Peel cards');
+    await clickText(page, 'button', 'Take this packing');
+    await waitForText(page, '.stack', 'left');
+    await waitForText(page, '.judgement', 'are not counted');
+    await page.goto(`${demo.served.address}/transit/?site=marrowick&entry=mb-tr-2-d&tab=plan`);
+    for (const size of ['20', '30', '40', '60']) await clickText(page, '.planner .check', size);
+    await clickText(page, 'button', 'Pack it');
+    await waitForText(page, '[role="alert"]', 'No block takes');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('one more cable: the spares that take it, or where a hole can be cored', async () => {
+    const { page, errors } = await open('mb-tr-2-c', 'more');
+    await waitForText(page, 'main table', 'the wedge');
+    await waitForText(page, 'main table', 'gap');
+    await page.goto(`${demo.served.address}/transit/?site=marrowick&entry=mb-tr-4-a&tab=more`);
+    await waitForText(page, '[role="status"]', 'Punch 16.1 mm');
+    await page.goto(`${demo.served.address}/transit/?site=marrowick&entry=mb-tr-4-c`);
+    await waitForText(page, '.judgement', 'at most 40.0 % is allowed');
+    const dot = (await page.$$('.sealed-dot'))[0]!;
+    const before = await dot.evaluate((e) => (e as HTMLElement).style.left);
+    await dot.focus();
+    await page.keyboard.press('ArrowLeft');
+    await page.waitForFunction(
+      (was) => (document.querySelector('.sealed-dot') as HTMLElement).style.left !== was,
+      {},
+      before,
+    );
+    await clickText(page, 'summary', 'A block frame instead');
+    await waitForText(page, 'details', 'Next cable');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
