@@ -11,7 +11,7 @@ import { closeApp, openApp, type App } from '../src/server/app';
 import { clockFrom } from '../src/server/clock';
 import { judgeSite } from '../src/server/files/judge-site';
 import { TABLES } from '../src/store/records';
-import { entryId } from './scenario';
+import { entryId } from './spec';
 import { seedDemo, SITES } from './seed';
 
 let app: App;

@@ -1,5 +1,5 @@
 import type { KindId } from '../src/core/record/kind-ids';
-import type { EnclosureSpec, EntrySpec } from './scenario';
+import type { EnclosureSpec, EntrySpec } from './spec';
 import { TRANSITS } from './transits';
 
 /** Enclosures of the kinds beside the two of the extraction line: analysers, heaters, workshop, loading. */

@@ -1,5 +1,5 @@
 import { MORE_ENCLOSURES, MORE_ENTRIES } from './marrowick-kinds';
-import type { AreaSpec, EnclosureSpec, EntrySpec, SiteSpec } from './scenario';
+import type { AreaSpec, EnclosureSpec, EntrySpec, SiteSpec } from './spec';
 
 const area = (
   id: string,

@@ -3,7 +3,7 @@ import { linkLengths } from '../src/core/mineral/link';
 import { metalSheathMm } from '../src/core/mineral/sheath';
 import type { DossierFields } from '../src/core/record/commands';
 import type { Mineral, MineralLink } from '../src/core/record/types';
-import type { SiteSpec } from './scenario';
+import type { SiteSpec } from './spec';
 
 /** A mineral-insulated cable of the demo, and what is wrong with it on purpose. */
 export interface MineralSpec {

@@ -1,6 +1,6 @@
 import { pairsOf } from '../src/core/mineral/insulation';
 import { mineralCableOf, MINERAL_CABLES, type MineralSpec } from './mineral-cables';
-import { entryId, type EntrySpec, type Script, type SiteSpec } from './scenario';
+import { entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
 
 const BY = 'A. Vell';
 const MINUTE_MS = 60_000;
@@ -38,14 +38,6 @@ function addTest(script: Script, spec: SiteSpec, one: MineralSpec, i: number, da
     const read = Math.round(Math.min(shown, MOST) * 100) / 100;
     script.add('insulation.read', { id, pair, megohm: read, saturated: shown > MOST }, script.at(day), BY);
   });
-}
-
-/** How one end was sealed when the cables were laid. */
-export interface SealedEnd {
-  /** Insulation of its worst pair before sealing, MΩ; that of the new cable when left out. */
-  beforeMegohm?: number;
-  /** Minutes between the first reading and the compound. */
-  sealedAfterMin?: number;
 }
 
 /** The tests of one end before and after its sealing, its tracing, and the tick of its filling. */

@@ -1,4 +1,4 @@
-import type { SiteSpec } from './scenario';
+import type { SiteSpec } from './spec';
 import { OXGATE_TRANSIT } from './transits';
 
 /** A small grain plant, to show that sites are kept apart. */

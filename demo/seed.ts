@@ -6,18 +6,8 @@ import { acceptCommands } from '../src/server/commands/accept';
 import { signIn } from '../src/server/http/session';
 import { MARROWICK } from './marrowick';
 import { OXGATE } from './oxgate';
-import {
-  answersOf,
-  cableOf,
-  entryId,
-  entryOf,
-  readingsAt,
-  Script,
-  truthOf,
-  type EnclosureSpec,
-  type EntrySpec,
-  type SiteSpec,
-} from './scenario';
+import { entryId, Script, type EnclosureSpec, type EntrySpec, type SiteSpec } from './spec';
+import { answersOf, cableOf, entryOf, readingsAt, truthOf } from './scenario';
 import { instruments } from './instruments';
 import { addMineral, sealEnd } from './mineral';
 import { MINERAL_CABLES, mineralCableOf } from './mineral-cables';

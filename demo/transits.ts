@@ -5,18 +5,7 @@ import type { Frame, PackedBlock, PackedOpening, SealantSheet, TransitSheet } fr
 import { pack } from '../src/core/transit/pack/pack';
 import type { Solve } from '../src/core/transit/pack/types';
 import { peel } from '../src/core/transit/peel';
-import { entryId, type EntrySpec, type Script, type SiteSpec } from './scenario';
-
-/** What a transit of the demo holds, and how it was found. */
-export interface TransitSpec {
-  openings: Frame['openings'];
-  /** Outer diameters by opening, mm; for sealant with their place on the face. */
-  cables: readonly (readonly (number | [mm: number, x: number, y: number])[])[];
-  where?: Frame['where'];
-  sides?: Frame['sides'];
-  /** Turns the sound packing into what was found. */
-  found?: (opening: PackedOpening) => PackedOpening;
-}
+import { type TransitSpec, entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
 
 /** Invented block series of Tarrane, and sealant of Dessel Yard; lengths mm. */
 const BLOCKS: TransitSheet['blocks'] = [

@@ -1,6 +1,7 @@
 import { KINDS, lookOf, partTick } from '../src/core/record/kinds';
 import { addDrying } from './mineral';
-import { cableOf, entryId, type EntrySpec, type Script, type SiteSpec } from './scenario';
+import { entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
+import { cableOf } from './scenario';
 
 const MINUTE_MS = 60_000;
 const BY = 'M. Okonjo';

@@ -212,7 +212,7 @@ describe('the dossier', () => {
     const { page } = await openPage(demo.browser);
     await openAs(page, demo.served, 'A. Vell', '/site/?site=oxgate');
     await waitForText(page, 'h1', 'Oxgate Malt');
-    expect((await page.$$('.stops li')).length).toBe(4);
+    expect((await page.$$('.stops li')).length).toBe(5);
     expect(await page.$eval('.site', (e) => e.textContent)).not.toContain('JB-204');
     await page.close();
   });

@@ -29,7 +29,7 @@ describe('the site view', () => {
     await page.select('[aria-label="Area"]', 'mb-mill');
     await clickText(page, '.summary button', 'Sound');
     await page.waitForFunction(() =>
-      [...document.querySelectorAll('.stops li a')].every((e) => e.textContent!.includes('PM-')),
+      [...document.querySelectorAll('.stops li a')].every((e) => /PM-|TR-4/.test(e.textContent!)),
     );
     for (const text of await texts(page, '.stops li a')) expect(text).toContain('sound, detailed');
     await page.type('[aria-label="Search entries"]', 'nowhere');

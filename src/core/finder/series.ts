@@ -24,7 +24,7 @@ const ARMOUR_TITLE = (armour: string, face: string) =>
   face === 'both' ? `Clamp, ${armour}` : `Clamp, ${armour}, ring ${face}`;
 
 /** Every part of a sheet's sizes on a scale of its own. Lengths mm. */
-export function seriesOf({ sizes }: AssemblySheet): SeriesPart[] {
+export function seriesOf({ sizes, transit }: AssemblySheet): SeriesPart[] {
   const parts: SeriesPart[] = [];
   const add = (place: SeriesPart['place'], title: string, armour: string | null, ranges: SeriesRange[]) => {
     if (ranges.length > 0) parts.push({ place, title, armour, ranges, ...coverage(ranges) });
@@ -56,6 +56,12 @@ export function seriesOf({ sizes }: AssemblySheet): SeriesPart[] {
     'Over the cores',
     null,
     sizes.flatMap(({ size, pot }) => (pot ? { size, rangeMm: pot.overCoresMm } : [])),
+  );
+  add(
+    'outer-sheath',
+    'Blocks',
+    null,
+    (transit?.blocks ?? []).map(({ sizeMm, rangeMm }) => ({ size: `${sizeMm} mm`, rangeMm })),
   );
   return parts;
 }

@@ -85,6 +85,11 @@ describe('the plan', () => {
     const at = second.indexOf('outer-seal');
     expect(second.indexOf('body')).toBe(at - 1);
   });
+  it('of a transit has no cut marks, and fetches blocks, plates and wedge', () => {
+    const plan = steps({ kind: 'transit-block' });
+    expect(plan.marks.marks).toEqual([]);
+    expect(plan.parts).toEqual([['block pair of 30 mm', 2], ['stay plate', 1], ['compression unit', 1]]); // prettier-ignore
+  });
   it('leaves out what does not apply', () => {
     const plan = steps({});
     expect(plan.steps.map(({ id }) => id)).not.toContain('shroud');

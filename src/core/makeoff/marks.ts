@@ -34,6 +34,8 @@ export function cutMarks(dossier: Dossier): CutMarks {
   const { entry, size } = dossier;
   const kind = kindOf(dossier);
   if (kind.mineral) return mineralMarks(dossier);
+  // The cables of a transit run through uncut.
+  if (kind.transit) return { from: 'conductor-ends', marks: [], tailMm: null, missing: [] };
   const tailMm = entry.tailMm;
   const from = tailMm === null ? 'inner-cut' : 'conductor-ends';
   const missing: CutMarks['missing'] = tailMm === null ? ['tail'] : [];

@@ -4,7 +4,8 @@ import { needOf } from '../finder/need';
 import { placeOf, partTick, type LookQuestion, type Part, type Place, type Step } from '../record/kinds';
 import { DIAMETERS, jointAnswer } from '../record/kinds/places';
 import { isTestHold, MEASURE } from '../record/kinds/steps';
-import type { Habit, Joint, MakeOff, Tick } from '../record/types';
+import type { Habit, Joint, MakeOff, PackedOpening, Tick } from '../record/types';
+import { pickList } from '../transit/planned';
 import { askedLooks, askedPlaces, holdsOf, stepsOf } from '../rulebook/asked';
 import { holdIsMet } from '../rulebook/mineral-records';
 import { groupsOf, kindOf, type Dossier } from '../rulebook/dossier';
@@ -188,7 +189,8 @@ function toolFor({ closing }: PlanStep): string[] {
 
 /** What has to be fetched; for an opening only the seals and the compound that are replaced. */
 function partsFor(dossier: Dossier, why: MakeOff['why']): Plan['parts'] {
-  const { cable, certificate, size } = dossier;
+  const { cable, certificate, size, transit } = dossier;
+  if (transit) return partsOfTransit(transit.openings.map(({ packed }) => packed));
   if (!cable || !certificate || !size) return [];
   if (why === 'opening') {
     const seals = [`outer seal of ${size.size}`, ...(size.inner ? [`inner seal of ${size.size}`] : [])];
@@ -196,4 +198,15 @@ function partsFor(dossier: Dossier, why: MakeOff['why']): Plan['parts'] {
   }
   const judge = new CandidateJudge(needOf(dossier, cable, true), '');
   return partsOf(cable, judge.judge(certificate, size));
+}
+
+/** Blocks by size, plates and compression units of a frame that is packed. */
+function partsOfTransit(openings: readonly PackedOpening[]): Plan['parts'] {
+  const { blocks, plates, wedges } = pickList(openings);
+  const pairs = blocks.map(({ sizeMm, withCable, spare }): [string, number] => [
+    `block pair of ${sizeMm} mm`,
+    withCable + spare,
+  ]);
+  const rest: Plan['parts'] = [['stay plate', plates], ['compression unit', wedges]]; // prettier-ignore
+  return [...pairs, ...rest.filter(([, n]) => n > 0)];
 }

@@ -38,7 +38,11 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
         `${one.number} ${one.title} ${one.maker} ${KINDS[one.kind].title}`.toLowerCase().includes(word),
       ),
   );
-  const certificate = slice.get('certificate', chosen ?? '') ?? shown[0] ?? null;
+  const certificate =
+    slice.get('certificate', chosen ?? '') ??
+    shown.find(({ sheet }) => sheet.sizes.length > 0) ??
+    shown[0] ??
+    null;
   const open = (id: Id) => {
     const address = new URL(location.href);
     address.searchParams.set('certificate', id);
@@ -170,9 +174,21 @@ function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Cer
           );
         })}
       </div>
-      <SizeTable certificate={certificate} />
-      <h2>Cables on site that a size takes</h2>
-      <FitsSize slice={slice} certificate={certificate} />
+      {sheet.sizes.length > 0 && (
+        <>
+          <SizeTable certificate={certificate} />
+          <h2>Cables on site that a size takes</h2>
+          <FitsSize slice={slice} certificate={certificate} />
+        </>
+      )}
+      {sheet.transit && (
+        <p>
+          {sheet.transit.sealant
+            ? `Sealed with ${sheet.transit.sealant.name}, ${figure(sheet.transit.sealant.depthMm)} mm deep.`
+            : 'Each range is that of a block; the planner packs them.'}{' '}
+          <a href={`/transit/?site=${site}`}>To the transits</a>
+        </p>
+      )}
       <Touched slice={slice} certificate={certificate} />
     </>
   );

@@ -48,16 +48,18 @@ export function PlanSheet({
           </ol>
         </section>
       )}
-      <section>
-        <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
-        <MarkTable plan={plan} />
-        {plan.marks.missing.map((one) => (
-          <p key={one} className="tone-failed">
-            {MISSING_WORDS[one]}
-          </p>
-        ))}
-        <Rulers plan={plan} />
-      </section>
+      {plan.marks.marks.length > 0 && (
+        <section>
+          <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
+          <MarkTable plan={plan} />
+          {plan.marks.missing.map((one) => (
+            <p key={one} className="tone-failed">
+              {MISSING_WORDS[one]}
+            </p>
+          ))}
+          <Rulers plan={plan} />
+        </section>
+      )}
       <div className="plan-columns">
         <section>
           <h2>Parts</h2>

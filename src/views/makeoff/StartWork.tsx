@@ -28,6 +28,7 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
   const { dossier } = opened;
   const { entry, enclosure, cable, certificate, size } = dossier;
   const plan = planOf(dossier, habit, why, null);
+  const transit = KINDS[entry.kind].transit !== null;
   const start = () => {
     const round = roundFor(dossier, slice, site, why);
     if (round) give('makeoff.start', { id: device.id(), entry: entry.id, round, why, habit });
@@ -51,7 +52,7 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
           Another entry
         </button>
       </p>
-      {!cable || !size ? (
+      {!transit && (!cable || !size) ? (
         <p className="make-safe" role="alert">
           {cable
             ? 'Choose the gland first: without its size there are no marks and no closing figures.'
@@ -72,7 +73,7 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
               <option value="opening">opened up and closed again</option>
             </select>
           </label>
-          {!KINDS[entry.kind].mineral && (
+          {!transit && !KINDS[entry.kind].mineral && (
             <label className="field">
               <span>Order</span>
               <select value={habit} onChange={(event) => setHabit(event.target.value as Habit)}>

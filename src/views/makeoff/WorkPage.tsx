@@ -108,7 +108,7 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
               The compound was packed after it had stiffened. Take it out and pack fresh compound.
             </p>
           )}
-          {work.why === 'make-off' && (
+          {work.why === 'make-off' && plan.marks.marks.length > 0 && (
             <section className="marks">
               <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
               <Rulers plan={plan} />

@@ -17,7 +17,7 @@ export function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: Transi
   const u = figures.number('off') ?? 0;
   return (
     <>
-      <div className="mineral-fields">
+      <div className="side-fields more-fields">
         <Figure figures={figures} name="mm" title="Diameter of the new cable" unit="mm" />
         <Figure figures={figures} name="off" title="It may be off by" unit="mm" zero />
       </div>

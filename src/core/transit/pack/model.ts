@@ -1,5 +1,5 @@
 import { atMost } from '../../quantity/compare';
-import { patternsOf, stacked, type Pattern } from './patterns';
+import { patternsOf, type Pattern } from './patterns';
 import type { LockedRow, Opening, PackCable, PackJob, PackReason } from './types';
 
 /** Cables that the same block sizes take. */
@@ -129,5 +129,3 @@ export function coarsest(patterns: readonly Pattern[], heightMm: number): Patter
 /** How many rows more than a height can hold, at most. */
 export const mostRows = (roomMm: number, rowMm: number): number =>
   Math.max(0, Math.floor((roomMm + 1e-9) / rowMm));
-
-export { stacked };

@@ -1,0 +1,143 @@
+import { monotonicFactory } from 'ulid';
+import type { AnyCommand, DossierFields, Payloads } from '../src/core/record/commands';
+import type { KindId } from '../src/core/record/kind-ids';
+import type { Frame, Id, PackedOpening } from '../src/core/record/types';
+
+/** An area of the invented plant, as the scenario writes it. */
+export type AreaSpec = DossierFields['area'];
+
+/** An enclosure; what is left out is the usual. */
+export interface EnclosureSpec {
+  tag: string;
+  area: Id;
+  what: string;
+  x: number;
+  y: number;
+  z?: number;
+  concepts?: string[];
+  group?: DossierFields['enclosure']['group'];
+  volumeCm3?: number;
+  ingress?: string;
+  entryTemperatureC?: number | null;
+  wallMm?: number;
+  material?: DossierFields['enclosure']['material'];
+  unused?: DossierFields['enclosure']['unused'];
+  ignitionSource?: boolean;
+}
+
+/** An entry and what is wrong with it on purpose. */
+export interface EntrySpec {
+  enclosure: string;
+  label: string;
+  kind: KindId;
+  size: string;
+  /** Certificate by the end of its id; the usual one of the kind when left out. */
+  certificate?: string;
+  /** Made off in a round of its own, with a sealed as-left record. */
+  madeOff?: boolean;
+  /** Tag of the mineral-insulated cable in it, instead of one of its own. */
+  mineral?: string;
+  /** What a transit holds, instead of one cable. */
+  transit?: TransitSpec;
+  /** How its end was sealed, where that was not as it should be. */
+  sealed?: SealedEnd;
+  /** Being made off today: its compound curing, just mixed, or half of its steps done. */
+  work?: 'curing' | 'mixed' | 'halfway' | 'drying';
+  /** How far this round has got. */
+  read: 'all' | 'outside' | 'none';
+  /** Changes the sound entry into what it is. */
+  twist?: Twist;
+  /** Checks that must fail because of the twist; no others may. */
+  planted?: string[];
+}
+
+/** Differences from a sound entry of its kind and size. */
+export interface Twist {
+  cable?: Partial<DossierFields['cable']>;
+  entry?: Partial<DossierFields['entry']>;
+  /** True values at the places, mm or Ω. */
+  truth?: Partial<Record<string, number>>;
+  /** Answers to the looks. */
+  looks?: Record<string, string>;
+  /** Instrument by the end of its id, per place. */
+  instrument?: Record<string, string>;
+  /** How many readings, per place. */
+  count?: Record<string, number>;
+  /** Spread between the axes of the sheath, mm. */
+  oval?: number;
+  /** How far the back-nut gap is off what the cable asks for, mm. */
+  gapOffMm?: number;
+  /** Differences from compound or resin mixed as it should be; hours from packing to the look in `lookAfterH`. */
+  pour?: Partial<
+    Pick<Payloads['pour.record'], 'batch' | 'expires' | 'ratioKept' | 'temperatureC' | 'lowestC'>
+  > & {
+    workedMin?: number;
+    lookAfterH?: number;
+  };
+  /** Evidence beside the tick of a special condition. */
+  note?: string;
+}
+
+/** A site of the scenario. */
+export interface SiteSpec {
+  prefix: string;
+  site: Payloads['site.add'];
+  areas: AreaSpec[];
+  enclosures: EnclosureSpec[];
+  entries: EntrySpec[];
+}
+
+/** Collects the commands of a scenario in the order of time. */
+export class Script {
+  readonly commands: { command: AnyCommand; by: string }[] = [];
+  readonly #ulid = monotonicFactory();
+  #seconds = 0;
+
+  constructor(
+    readonly site: Id,
+    readonly day0: Date,
+  ) {}
+
+  /** An id that sorts by its time. */
+  id(at: string): Id {
+    return this.#ulid(Date.parse(at));
+  }
+
+  /** A time some days from the seeding day, a little later at each call. */
+  at(days: number): string {
+    this.#seconds += 17;
+    const base = new Date(this.day0);
+    base.setUTCDate(base.getUTCDate() + days);
+    base.setUTCHours(5, 0, 0, 0);
+    return new Date(base.getTime() + this.#seconds * 1000).toISOString();
+  }
+
+  add<K extends AnyCommand['kind']>(kind: K, payload: Payloads[K], at: string, by: string): Id {
+    const id = this.id(at);
+    this.commands.push({ command: { id, kind, site: this.site, at, payload } as unknown as AnyCommand, by });
+    return id;
+  }
+}
+
+/** What a transit of the demo holds, and how it was found. */
+export interface TransitSpec {
+  openings: Frame['openings'];
+  /** Outer diameters by opening, mm; for sealant with their place on the face. */
+  cables: readonly (readonly (number | [mm: number, x: number, y: number])[])[];
+  where?: Frame['where'];
+  sides?: Frame['sides'];
+  /** Turns the sound packing into what was found. */
+  found?: (opening: PackedOpening) => PackedOpening;
+}
+
+/** How one end was sealed when the cables were laid. */
+export interface SealedEnd {
+  /** Insulation of its worst pair before sealing, MΩ; that of the new cable when left out. */
+  beforeMegohm?: number;
+  /** Minutes between the first reading and the compound. */
+  sealedAfterMin?: number;
+}
+
+/** Id of an entry. */
+export const entryId = (spec: SiteSpec, entry: Pick<EntrySpec, 'enclosure' | 'label'>): Id =>
+  `${spec.prefix}-${entry.enclosure}-${entry.label}`.toLowerCase();
