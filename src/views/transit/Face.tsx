@@ -41,9 +41,11 @@ const atOf = (key: string): BlockAt => {
   };
 };
 
-/** What all openings together may take on the screen, and the highest of them, px. */
+/** What all openings together may take beside the panel, and the highest of them, px. */
 const WIDE_PX = 380;
 const HIGH_PX = 500;
+/** On a narrower page the face stands alone and takes its width. */
+const NARROW_PX = 1100;
 const FRAME_PX = 44;
 
 /** The frame's face to scale: rows, plates, blocks and wedge; a cable is dragged to another block, by keyboard too. */
@@ -64,7 +66,12 @@ export function Face({ openings, sheet, side, selected, onSelect, onMove }: Prop
       : null;
   const wideMm = openings.reduce((sum, { frame }) => sum + frame.widthMm, 0);
   const highMm = Math.max(...openings.map(({ frame }) => frame.heightMm), 1);
-  const pxPerMm = Math.min((WIDE_PX - FRAME_PX * openings.length) / Math.max(wideMm, 1), HIGH_PX / highMm);
+  const alone = window.innerWidth <= NARROW_PX;
+  const roomPx = alone ? window.innerWidth - 60 : WIDE_PX;
+  const pxPerMm = Math.min(
+    (roomPx - FRAME_PX * openings.length) / Math.max(wideMm, 1),
+    (alone ? HIGH_PX * 1.4 : HIGH_PX) / highMm,
+  );
   return (
     <DndContext
       sensors={sensors}
