@@ -35,6 +35,14 @@ describe('the simulated gauges', () => {
     expect(shown(feeler, 3.99, 1)).toMatchObject({ value: 3.95, stable: true });
     expect(shown(pitch, 1.8, 1).value).toBeCloseTo(25.4 / 14, 6);
   });
+  it('a milliohm meter comes to rest quickly, and scatters round the joint by its repeatability', () => {
+    const meter = of('milliohm-meter', 'ohm', [0, 20], 0.0001);
+    expect(shown(meter, 0.34, 0).stable).toBe(false);
+    const rested = shown(meter, 0.34, 25);
+    expect(rested).toMatchObject({ stable: true, unit: 'ohm', over: false });
+    expect(Math.abs(rested.value! - 0.34)).toBeLessThan(0.0008);
+    expect(sends(meter)).toBe(true);
+  });
   it('shows nothing to take while it is held against nothing', () => {
     for (const one of [driver, feeler, pitch]) expect(shown(one, null, 5).stable).toBe(false);
   });
