@@ -35,6 +35,45 @@ function packed(of: PackJob): Packing {
   return result.packing;
 }
 
+/** The least height of the rows with cables, by trying every set of rows; infinite where nothing fits. */
+function lowestOf({ openings, blocks, cables: all }: PackJob): number {
+  const [{ widthMm, heightMm, plateMm, compressionMm }] = openings as [Opening];
+  const { patterns } = patternsOf(
+    widthMm,
+    blocks.map(({ sizeMm }) => sizeMm),
+  );
+  const rows = [...new Set(patterns.map((pattern) => pattern.heightMm + plateMm))];
+  const spare = new Set([0]);
+  for (const sum of spare) for (const row of rows) if (sum + row <= heightMm) spare.add(sum + row);
+  const choices = all.map(({ minMm, maxMm }) =>
+    blocks.flatMap(({ rangeMm: [a, b] }, j) => (a <= minMm && maxMm <= b ? j : [])),
+  );
+  const housed = (left: number[], i = 0): boolean =>
+    i === choices.length ||
+    choices[i]!.some((j) => {
+      if (left[j]! <= 0) return false;
+      return housed(left.map((n, k) => (k === j ? n - 1 : n)), i + 1); // prettier-ignore
+    });
+  const closes = (height: number) =>
+    [...spare].some((more) => {
+      const left = heightMm - height - more;
+      return left >= compressionMm[0] - 1e-9 && left <= compressionMm[1] + 1e-9;
+    });
+  let lowest = Infinity;
+  const grow = (from: number, height: number, room: number[]) => {
+    if (height >= lowest || height > heightMm) return;
+    if (closes(height) && housed(room)) {
+      lowest = height;
+      return;
+    }
+    patterns.forEach((pattern, p) => {
+      if (p >= from) grow(p, height + pattern.heightMm + plateMm, room.map((n, j) => n + pattern.blocks[j]!)); // prettier-ignore
+    });
+  };
+  grow(0, 0, blocks.map(() => 0)); // prettier-ignore
+  return lowest;
+}
+
 describe('packing an opening', () => {
   it('is geometrically right and proven, and each step is no worse than the one before', () => {
     const heights: number[] = [];
@@ -61,6 +100,33 @@ describe('packing an opening', () => {
         else expect(result.reason.cables.length).toBeGreaterThan(0);
       }),
       { numRuns: 25 },
+    );
+  });
+
+  it('of small jobs is as low as the lowest that trying every set of rows finds, and fits when one does', () => {
+    const some = BLOCKS.filter(({ sizeMm }) => [20, 30, 40, 60].includes(sizeMm));
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 4, max: 50, noNaN: true }), { minLength: 1, maxLength: 5 }),
+        fc.integer({ min: 100, max: 200 }),
+        fc.integer({ min: 10, max: 30 }),
+        fc.integer({ min: 1, max: 25 }),
+        (mm, heightMm, low, span) => {
+          const known = cables(mm).filter(({ minMm, maxMm }) =>
+            some.some(({ rangeMm: [a, b] }) => a <= minMm && maxMm <= b),
+          );
+          const of = job({
+            blocks: some,
+            cables: known,
+            openings: [opening('A', { widthMm: 60, heightMm, compressionMm: [low, low + span] })],
+          });
+          const result = pack(of, solve, { seconds: 5 });
+          const lowest = lowestOf(of);
+          expect(result.fits).toBe(lowest < Infinity);
+          if (result.fits) expect(result.packing.cableRowsHeightMm).toBeCloseTo(lowest, 6);
+        },
+      ),
+      { numRuns: 30 },
     );
   });
 
