@@ -36,6 +36,7 @@ beforeAll(() => {
     ['certificate', 'q'],
     ['instrument', 'c'],
     ['instrument', 'o'],
+    ['instrument', 'u'],
     ['cable', 'k'],
     ['enclosure', 'b'],
     ['entry', 'e'],
@@ -238,7 +239,7 @@ describe('a table of sizes', () => {
 describe('instruments', () => {
   it('move only when they are simulated, and only as they can', () => {
     expect(() => handleInstrument(app, 'none', {})).toThrow('no instrument');
-    expect(() => handleInstrument(app, 'o', { jaws: 'close' })).toThrow('does not send by itself');
+    expect(() => handleInstrument(app, 'u', { jaws: 'close' })).toThrow('does not send by itself');
     expect(() => handleInstrument(app, 'c', { jaws: 'bite' })).toThrow('must be one of');
     expect(() => handleInstrument(app, 'c', { workpiece: { minorMm: 0, majorMm: 1 } })).toThrow('above 0');
     handleInstrument(app, 'c', { jaws: 'close', workpiece: { minorMm: 20, majorMm: 20.1 } });
