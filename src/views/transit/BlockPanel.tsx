@@ -5,7 +5,7 @@ import type { BlockState, SideState } from '../../core/transit/found';
 import { figure, ohm } from '../../core/words/format';
 import { instrument as hand, say, useInstrument } from '../device';
 import { sends } from '../../core/instrument/simulator';
-import { FAULT_WORDS } from './words';
+import { FAULT_WORDS, neighbourWords } from './words';
 
 interface Props {
   state: BlockState;
@@ -55,7 +55,8 @@ export function BlockPanel({ state, sheet, calipers, meters, expectedOhm, limitO
           key={side.side}
           side={side}
           record={side.side === 'jacket' ? block.jacket : block.armour!}
-          gapMm={sheet.gapMm}
+          sheet={sheet}
+          widthMm={widthMm}
           calipers={calipers}
           onChange={(change) =>
             onChange((one) => ({ ...one, [side.side]: { ...one[side.side]!, ...change } }))
@@ -79,13 +80,15 @@ export function BlockPanel({ state, sheet, calipers, meters, expectedOhm, limitO
 function SideForm({
   side,
   record,
-  gapMm,
+  sheet,
+  widthMm,
   calipers,
   onChange,
 }: {
   side: SideState;
   record: BlockSide;
-  gapMm: readonly [number, number];
+  sheet: TransitSheet;
+  widthMm: number;
   calipers: readonly Instrument[];
   onChange: (change: Partial<BlockSide>) => void;
 }) {
@@ -106,6 +109,7 @@ function SideForm({
     onChange({ layers: layers as [number, number], readingsMm: readings, instrument });
   };
   const { found, right, cable, measured, faults } = side;
+  const { gapMm } = sheet;
   return (
     <form
       className="side-form"
@@ -122,7 +126,7 @@ function SideForm({
           : 'Its diameter is not known: measure it.'}{' '}
         {right
           ? `${right.layers.join(' + ')} layers leave a gap of ${figure(right.gapMm)} mm; ${figure(gapMm[0])} to ${figure(gapMm[1])} mm is asked for.`
-          : cable && 'No number of layers fits this block.'}
+          : cable && `No number of layers fits this block; ${neighbourWords(sheet, widthMm, cable)}`}
       </p>
       <div className="side-fields">
         <label className="field">

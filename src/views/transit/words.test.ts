@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { dossierWith, SOUND_TRANSIT, type Change } from '../../core/rulebook/sound-entry.test.data';
 import type { BlockState } from '../../core/transit/found';
-import { blockWords, verdictFor } from './words';
+import { blockWords, neighbourWords, verdictFor } from './words';
 
 const blocks = (change: Change = {}) =>
   dossierWith({ kind: 'transit-block-bonded', ...change }).transit!.openings[0]!.blocks;
@@ -54,5 +54,14 @@ describe('a cable over another block', () => {
     expect(verdictFor(held, held, SOUND_TRANSIT)!.words).toContain('In exchange: P-1 fits');
     expect(verdictFor(spare, held, SOUND_TRANSIT)).toBeNull();
     expect(verdictFor(held, undefined, SOUND_TRANSIT)).toBeNull();
+  });
+});
+
+describe('a block that finds no number of layers', () => {
+  const cable = (mm: number) => ({ minMm: mm, maxMm: mm, meanMm: mm, expandedUncertaintyMm: 0 });
+  it('names the neighbour that would do, or says that none would', () => {
+    expect(neighbourWords(SOUND_TRANSIT, 30, cable(40.6))).toBe('one of 60 mm would do.');
+    expect(neighbourWords(SOUND_TRANSIT, 60, cable(20.7))).toBe('one of 30 mm would do.');
+    expect(neighbourWords(SOUND_TRANSIT, 60, cable(80))).toBe('nor would the next smaller or larger one.');
   });
 });

@@ -1,8 +1,8 @@
 import { cableOn, type BlockState, type SideFault } from '../../core/transit/found';
-import { peel } from '../../core/transit/peel';
+import { peel, type MeasuredCable } from '../../core/transit/peel';
 import { UNREAD } from '../../core/transit/planned';
 import { atMost } from '../../core/quantity/compare';
-import type { TransitSheet } from '../../core/record/types';
+import type { TransitBlock, TransitSheet } from '../../core/record/types';
 import { figure } from '../../core/words/format';
 
 export const FAULT_WORDS: Record<SideFault, string> = {
@@ -67,4 +67,21 @@ function fitWords(from: BlockState, to: BlockState, sheet: TransitSheet): DropVe
     parts.push(`${peeling.layers.join(' + ')} layers, gap ${figure(peeling.gapMm, 1)} mm`);
   }
   return { good: true, words: `${tag} fits a block of ${size}: ${parts.join('; armour side ')}.` };
+}
+
+/** Whether the next smaller or larger block would take a cable that finds no number of layers in this one. */
+export function neighbourWords(sheet: TransitSheet, widthMm: number, cable: MeasuredCable): string {
+  const { minMm, maxMm, expandedUncertaintyMm: u } = cable;
+  const takes = (block: TransitBlock | undefined): boolean =>
+    block !== undefined &&
+    atMost(block.rangeMm[0], minMm - u) &&
+    atMost(maxMm + u, block.rangeMm[1]) &&
+    peel(block, sheet.gapMm, cable, sheet.maxLayerDifference) !== null;
+  const sorted = [...sheet.blocks].sort((a, b) => a.sizeMm - b.sizeMm);
+  const smaller = sorted.filter(({ sizeMm }) => sizeMm < widthMm).at(-1);
+  const larger = sorted.find(({ sizeMm }) => sizeMm > widthMm);
+  const fitting = [smaller, larger].filter(takes).map((block) => `one of ${figure(block!.sizeMm, 0)} mm`);
+  return fitting.length > 0
+    ? `${fitting.join(' or ')} would do.`
+    : 'nor would the next smaller or larger one.';
 }
