@@ -22,6 +22,20 @@ const fill = async (page: Page, selector: string, n: number, text: string) => {
   await input.type(text);
 };
 
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Holds what is dragged over a point, moving a little as a hand does, until the verdict says something. */
+async function hover(page: Page, [x, y]: readonly [number, number], words: string): Promise<void> {
+  await page.mouse.move(x, y, { steps: 10 });
+  for (let i = 0; i < 200; i++) {
+    const said = await page.$eval('.drop-verdict', (e) => e.textContent!);
+    if (said.includes(words)) return;
+    await page.mouse.move(x + (i % 2), y);
+    await pause(100);
+  }
+  expect(await page.$eval('.drop-verdict', (e) => e.textContent!)).toContain(words);
+}
+
 describe('the transit board', () => {
   it('says what is wrong with a block, and judges it anew as it is counted', async () => {
     const { page, errors } = await open('mb-tr-1-b');
@@ -59,12 +73,10 @@ describe('the transit board', () => {
     await page.mouse.move(...from);
     await page.mouse.down();
     await page.mouse.move(from[0] + 12, from[1] + 4, { steps: 4 });
-    await page.mouse.move(...to, { steps: 10 });
-    await waitForText(page, '.drop-verdict', 'is too thick for a block of 20 mm');
+    await hover(page, to, 'is too thick for a block of 20 mm');
     // Another cable of that size: the two change places.
     const other = await centre('C-TR-2B-102');
-    await page.mouse.move(...other, { steps: 10 });
-    await waitForText(page, '.drop-verdict', 'In exchange');
+    await hover(page, other, 'In exchange');
     await page.mouse.up();
     await waitForText(page, '.toast', 'peeled anew');
     await waitForText(page, '.judgement', 'are not counted');
@@ -77,7 +89,7 @@ describe('the transit board', () => {
       ...Array<'ArrowLeft'>(12).fill('ArrowLeft'),
     ]) {
       await page.keyboard.press(key);
-      await new Promise((resolve) => setTimeout(resolve, 150));
+      for (let wait = 0; wait < 6 && (await said()).startsWith('Drag'); wait++) await pause(100);
       if (!(await said()).startsWith('Drag')) break;
     }
     expect(await said()).toContain('C-TR-2B-101');
