@@ -32,6 +32,8 @@ import {
   TypedTexts,
 } from '../validation/decorators';
 
+import { FrameShape, TransitSheetShape } from './transit-shapes';
+
 const CONCEPTS = [
   'd', 'da', 'db', 'dc', 'e', 'eb', 'ec', 'ia', 'ib', 'ic', 'ma', 'mb', 'mc', 'n', 'nA', 'nC', 'nR',
   'o', 'px', 'py', 'pz', 'q', 's', 't', 'ta', 'tb', 'tc',
@@ -283,44 +285,6 @@ class ChartRowShape {
   @Text(20) size!: string;
 }
 
-class TransitBlockShape {
-  @Num(POSITIVE) sizeMm!: number;
-  @Num(POSITIVE) boreMm!: number;
-  @Num(LENGTH) layerMm!: number;
-  @Num({ min: 0, max: 100, whole: true }) layersPerHalf!: number;
-  @Num({ min: 0, max: 100, whole: true }) keepLayers!: number;
-  @RangeOf(LENGTH) rangeMm!: number[];
-}
-
-class SleeveShape {
-  @Num(POSITIVE) outerMm!: number;
-  @Num(POSITIVE) innerMm!: number;
-  @Num(LENGTH) lengthMm!: number;
-}
-
-class SealantShape {
-  @Text(80) name!: string;
-  @Num(POSITIVE) depthMm!: number;
-  @Num({ min: 0, max: 1000 }) wastePct!: number;
-  @Num({ above: 0, max: 1e5 }) cartridgeMl!: number;
-  @Num({ min: 0, max: 100 }) maxFillPct!: number;
-  @Num(LENGTH) cableGapMm!: number;
-  @Num(LENGTH) wallGapMm!: number;
-  @Nested(() => SleeveShape) sleeve!: SleeveShape;
-  @Num(LENGTH) coreClearanceMm!: number;
-}
-
-class TransitSheetShape {
-  @NestedList(() => TransitBlockShape) blocks!: TransitBlockShape[];
-  @RangeOf(LENGTH) gapMm!: number[];
-  @Num({ min: 0, max: 100, whole: true }) maxLayerDifference!: number;
-  @Num(LENGTH) stayPlateMm!: number;
-  @RangeOf(LENGTH) compressionMm!: number[];
-  @RangeOf(LENGTH) wedgeMm!: number[];
-  @Num({ min: 0, max: 1e4 }) relaxH!: number;
-  @Nullable() @Nested(() => SealantShape) sealant!: SealantShape | null;
-}
-
 class SheetShape {
   @Text(60) number!: string;
   @NestedList(() => SizeShape) sizes!: SizeShape[];
@@ -389,20 +353,6 @@ class AdaptorShape {
   @SomeOf(CONCEPTS) concepts!: string[];
   @SomeOf(LEVELS) levels!: string[];
   @SomeOf(GROUPS) groups!: string[];
-}
-
-class FrameOpeningShape {
-  @Text(40) label!: string;
-  @OneOf(['rect', 'round']) shape!: string;
-  @Num(POSITIVE) widthMm!: number;
-  @Num(POSITIVE) heightMm!: number;
-}
-
-class FrameShape {
-  @OneOf(['wall', 'deck']) where!: string;
-  @Num(POSITIVE) wallDepthMm!: number;
-  @OneOf([1, 2]) sides!: number;
-  @NestedList(() => FrameOpeningShape, { atLeast: 1 }) openings!: FrameOpeningShape[];
 }
 
 class EntryShape {
