@@ -11,6 +11,13 @@ export function applyPacking(draft: Draft, payload: Payloads['packing.set']): vo
   if (payload.id !== payload.entry) {
     throw new Refusal('invalid', 'id', 'A packing has the id of its entry.');
   }
+  const labels = entry.frame?.openings.map(({ label }) => label) ?? [];
+  payload.openings.forEach(({ label }, o) => {
+    const before = payload.openings.slice(0, o).some((one) => one.label === label);
+    if (before || !labels.includes(label)) {
+      throw new Refusal('invalid', `openings.${o}.label`, `Each opening of the frame is packed once. It has: ${labels.join(', ') || 'none; record the frame first'}.`); // prettier-ignore
+    }
+  });
   const seen = new Set<string>();
   payload.openings.forEach(({ rows, cables }, o) => {
     const held = [

@@ -45,6 +45,12 @@ describe('a packing', () => {
     expect(() => set(records(), [opening([row('k', null)], sealed)])).toThrow('two blocks');
     expect(() => set(records(), [opening([row('gone', null)])])).toThrow();
   });
+  it('packs the openings of the frame, each once', () => {
+    expect(() => set(records(), [opening([], { label: '9' })])).toThrow('It has: 1');
+    expect(() => set(records(), [opening([]), opening([])])).toThrow('packed once');
+    const bare = recordsWith({ kind: 'transit-block', entry: { frame: null } });
+    expect(() => set(bare, [opening([])])).toThrow('record the frame first');
+  });
   it('keeps its entry from being removed', () => {
     expect(() => give(records(), 'entry.remove', { id: 'e' })).toThrow('1 packing');
   });
