@@ -5,14 +5,15 @@ import tseslint from 'typescript-eslint';
 /** Which room may import which; a room may always import itself. */
 const ROOMS = {
   core: [],
+  shapes: ['core'],
   store: ['core'],
-  server: ['core', 'store'],
+  server: ['core', 'shapes', 'store'],
   drawing: ['core'],
   ui: ['core', 'drawing'],
   client: ['core'],
-  offline: ['core', 'client'],
+  device: ['core', 'client'],
   workers: ['core'],
-  views: ['core', 'drawing', 'ui', 'client', 'offline', 'workers'],
+  views: ['core', 'shapes', 'drawing', 'ui', 'client', 'device', 'workers'],
   pages: ['server', 'views', 'ui'],
   demo: ['core', 'server'],
   cli: ['core', 'server', 'demo'],

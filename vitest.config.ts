@@ -6,12 +6,24 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: [
-            'src/**/*.test.{ts,tsx}',
-            'demo/**/*.test.ts',
-            'tests/server/**/*.test.ts',
-            'tests/house/**/*.test.ts',
-          ],
+          include: ['src/**/*.test.{ts,tsx}', 'demo/**/*.test.ts', 'tests/house/**/*.test.ts'],
+          testTimeout: 120_000,
+          hookTimeout: 180_000,
+        },
+      },
+      {
+        test: {
+          name: 'mutants',
+          include: ['tests/mutants/**/*.test.ts'],
+          testTimeout: 600_000,
+          hookTimeout: 600_000,
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['tests/server/**/*.test.ts'],
+          globalSetup: ['tests/seeded.ts'],
           testTimeout: 120_000,
           hookTimeout: 180_000,
         },
@@ -20,6 +32,7 @@ export default defineConfig({
         test: {
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
+          globalSetup: ['tests/seeded.ts'],
           testTimeout: 300_000,
           hookTimeout: 180_000,
           fileParallelism: false,

@@ -6,18 +6,20 @@ import { apply } from '../src/core/record/apply';
 import type { AnyCommand } from '../src/core/record/commands';
 import { MemorySlice } from '../src/core/record/slice';
 import { KIND_IDS } from '../src/core/record/kind-ids';
+import { standingState } from '../src/core/rulebook/assess';
 import { RULES } from '../src/core/rulebook/rules';
 import { closeApp, openApp, type App } from '../src/server/app';
 import { clockFrom } from '../src/server/clock';
 import { judgeSite } from '../src/server/files/judge-site';
-import { TABLES } from '../src/store/records';
+import { TABLES } from '../src/core/record/tables';
 import { entryId } from './spec';
 import { seedDemo, SITES } from './seed';
 
+const NOW = '2026-03-04T10:00:00Z';
 let app: App;
 beforeAll(() => {
   const folder = mkdtempSync(join(tmpdir(), 'yendral-demo-'));
-  app = openApp(folder, 'src/store/migrations', clockFrom('2026-03-04T10:00:00Z'));
+  app = openApp(folder, 'src/store/migrations', clockFrom(NOW));
   seedDemo(app);
 }, 180_000);
 afterAll(() => closeApp(app));
@@ -29,23 +31,35 @@ describe('the demo', () => {
       const planted = spec.entries.flatMap((e) =>
         (e.planted ?? []).map((check) => `${entryId(spec, e)} ${check}`),
       );
-      const found = judgeSite(app.store.records, spec.site.id, '2026-03-04T10:00:00Z').flatMap(
-        ({ entry, findings }) =>
-          findings.filter(({ outcome }) => outcome === 'fails').map(({ check }) => `${entry.id} ${check}`),
+      const found = judgeSite(app.store.records, spec.site.id, NOW).flatMap(({ entry, findings }) =>
+        findings.filter(({ outcome }) => outcome === 'fails').map(({ check }) => `${entry.id} ${check}`),
       );
       expect(found.sort()).toEqual(planted.sort());
     },
   );
 
+  it('its plant is looked after: about nine in ten entries stand as sound, and what is wrong is known', () => {
+    const judged = judgeSite(app.store.records, 'marrowick', NOW);
+    const standing = judged.map(({ status }) => standingState(status));
+    const share = standing.filter((state) => state === 'sound').length / standing.length;
+    expect(share).toBeGreaterThan(0.87);
+    expect(share).toBeLessThan(0.94);
+    const rounds = app.store.records
+      .by('round', 'site', 'marrowick')
+      .map(({ started }) => started)
+      .sort();
+    expect(Date.parse(NOW) - Date.parse(rounds[0]!)).toBeGreaterThan(1000 * 86_400_000);
+  });
+
   it.each(KIND_IDS)('holds a sound %s and several faulty ones', (kind) => {
-    const judged = judgeSite(app.store.records, 'marrowick', '2026-03-04T10:00:00Z');
+    const judged = judgeSite(app.store.records, 'proving-ground', NOW);
     const states = judged.filter(({ entry }) => entry.kind === kind).map(({ status }) => status.state);
     expect(states.filter((state) => state === 'sound').length).toBeGreaterThanOrEqual(1);
     expect(states.filter((state) => state === 'failed').length).toBeGreaterThanOrEqual(3);
   });
 
   it('judges what a closed entry hides from the record of its make-off', () => {
-    const judged = judgeSite(app.store.records, 'marrowick', '2026-03-04T10:00:00Z');
+    const judged = judgeSite(app.store.records, 'marrowick', NOW);
     const closed = judged.find(({ entry }) => entry.id === 'mb-dl-4-a')!;
     expect(closed.status.state).toBe('sound');
     expect(closed.findings.filter(({ record }) => record !== null).length).toBeGreaterThan(4);
@@ -58,7 +72,7 @@ describe('the demo', () => {
   });
 
   it('holds close calls and unread entries', () => {
-    const judged = judgeSite(app.store.records, 'marrowick', '');
+    const judged = judgeSite(app.store.records, 'proving-ground', NOW);
     const states = new Set(judged.map(({ entry, status }) => `${entry.kind} ${status.state}`));
     expect([...states]).toEqual(
       expect.arrayContaining([
@@ -67,7 +81,7 @@ describe('the demo', () => {
         'gland-reversible-ring doubtful',
       ]),
     );
-    const closeCall = judged.find(({ entry }) => entry.id === 'mb-jb-204-c')!;
+    const closeCall = judged.find(({ entry }) => entry.id === 'pg-jb-204-c')!;
     expect(closeCall.status.counts).toMatchObject({ fails: 1, marginal: 1 });
   });
 
@@ -82,7 +96,10 @@ describe('the demo', () => {
   it('statuses rebuilt are the statuses that are kept', () => {
     const before = SITES.map(({ site }) => app.store.statuses.ofSite(site.id));
     app.store.db.exec('DELETE FROM entry_status');
-    app.store.refresh(app.store.records.all('entry').map(({ id }) => id));
+    app.store.refresh(
+      app.store.records.all('entry').map(({ id }) => id),
+      NOW,
+    );
     expect(SITES.map(({ site }) => app.store.statuses.ofSite(site.id))).toEqual(before);
   });
 

@@ -3,6 +3,29 @@ import { addDays } from '../src/core/record/calendar';
 
 /** Instruments of a site; one is past its calibration date. */
 export function instruments(prefix: string, today: string): DossierFields['instrument'][] {
+  return records(prefix, today).map((one) => ({ ...one, calibrations: history(one, today) }));
+}
+
+/** Three calibrations, a year and a half apart, the newest to its date; none was found to have run out. */
+function history({ calibratedUntil, calibration }: Row, today: string): Instrument['calibrations'] {
+  const [first, second] = [addDays(calibratedUntil, -1100), addDays(calibratedUntil, -550)];
+  const made = (from: string | null, to: string, name: string): Instrument['calibrations'][number] => ({
+    from,
+    to,
+    found: to < today ? 'within' : null,
+    certificate: name,
+  });
+  return [
+    made(addDays(first, -550), first, 'CAL 1104'),
+    made(first, second, 'CAL 1620'),
+    made(second, calibratedUntil, calibration),
+  ];
+}
+
+type Instrument = DossierFields['instrument'];
+type Row = Omit<Instrument, 'calibrations'>;
+
+function records(prefix: string, today: string): Row[] {
   const caliper = {
     kind: 'caliper' as const,
     unit: 'mm' as const,
@@ -13,6 +36,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
     repeatability: 0.02,
     repeatabilitySoft: 0.05,
     simulated: true,
+    pooledPlaces: null,
   };
   return [
     {
@@ -43,6 +67,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 210),
       calibration: 'CAL 2190',
       simulated: false,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-ohm-02`,
@@ -58,6 +83,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 160),
       calibration: 'CAL 2166',
       simulated: true,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-rule-05`,
@@ -73,6 +99,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 400),
       calibration: 'CAL 2150',
       simulated: false,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-mark-01`,
@@ -88,6 +115,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 900),
       calibration: 'by eye, twelfth of a turn',
       simulated: false,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-driver-04`,
@@ -103,6 +131,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 120),
       calibration: 'CAL 2178',
       simulated: true,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-tester-01`,
@@ -118,6 +147,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 210),
       calibration: 'CAL 2181',
       simulated: true,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-thermometer-05`,
@@ -133,6 +163,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 310),
       calibration: 'CAL 2166',
       simulated: true,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-feeler-02`,
@@ -148,6 +179,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 260),
       calibration: 'CAL 2144',
       simulated: true,
+      pooledPlaces: null,
     },
     {
       id: `${prefix}-pitch-01`,
@@ -163,6 +195,7 @@ export function instruments(prefix: string, today: string): DossierFields['instr
       calibratedUntil: addDays(today, 300),
       calibration: 'CAL 2101',
       simulated: true,
+      pooledPlaces: null,
     },
   ];
 }

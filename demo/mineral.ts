@@ -1,6 +1,6 @@
 import { pairsOf } from '../src/core/mineral/insulation';
-import { mineralCableOf, MINERAL_CABLES, type MineralSpec } from './mineral-cables';
-import { entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
+import { mineralCableOf } from './mineral-cables';
+import { entryId, type EntrySpec, type MineralSpec, type Script, type SiteSpec } from './spec';
 
 const BY = 'A. Vell';
 const MINUTE_MS = 60_000;
@@ -11,10 +11,9 @@ const MOST = 1000;
 
 /** Three years of insulation tests of the mineral-insulated cables, and what is wrong with some of them. */
 export function addMineral(script: Script, spec: SiteSpec): void {
-  if (spec.prefix !== 'mb') return;
-  MINERAL_CABLES.filter(({ fresh }) => !fresh).forEach((one, i) =>
-    DAYS.forEach((day, n) => addTest(script, spec, one, i, day, n)),
-  );
+  spec.minerals
+    .filter(({ fresh }) => !fresh)
+    .forEach((one, i) => DAYS.forEach((day, n) => addTest(script, spec, one, i, day, n)));
 }
 
 /** A number between −1 and 1 that is the same at every seeding. */
@@ -42,7 +41,7 @@ function addTest(script: Script, spec: SiteSpec, one: MineralSpec, i: number, da
 
 /** The tests of one end before and after its sealing, its tracing, and the tick of its filling. */
 export function sealEnd(script: Script, spec: SiteSpec, entry: EntrySpec, work: string, start: string): void {
-  const one = MINERAL_CABLES.find(({ tag }) => tag === entry.mineral)!;
+  const one = spec.minerals.find(({ tag }) => tag === entry.mineral)!;
   const { conductors, screened = false, megohm, planted, crossed } = one;
   const cable = mineralCableOf(spec, one).id;
   const { beforeMegohm = megohm, sealedAfterMin = 8 } = entry.sealed ?? {};
@@ -86,7 +85,7 @@ export function addDrying(
   entry: EntrySpec,
   ago: (minutes: number) => string,
 ): void {
-  const one = MINERAL_CABLES.find(({ tag }) => tag === entry.mineral)!;
+  const one = spec.minerals.find(({ tag }) => tag === entry.mineral)!;
   const { conductors, screened = false } = one;
   const cable = mineralCableOf(spec, one).id;
   const found = conductors.map((near) => ({ near, far: near }));

@@ -1,22 +1,10 @@
-import type { SiteSpec } from './spec';
+import { SITE_RULES, type SiteSpec } from './spec';
 import { OXGATE_TRANSIT } from './transits';
 
 /** A small grain plant, to show that sites are kept apart. */
 export const OXGATE: SiteSpec = {
   prefix: 'om',
-  site: {
-    id: 'oxgate',
-    name: 'Oxgate Malt',
-    acceptance: 'simple',
-    references: 'iec-2013',
-    scheme: 'zones',
-    barrierSchool: '2013',
-    ovalityAllowancePct: 3,
-    bondLimitOhm: 0.1,
-    bondPredictionFactor: 3,
-    severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 },
-    timeZone: 'Europe/London',
-  },
+  site: { ...SITE_RULES, id: 'oxgate', name: 'Oxgate Malt', acceptance: 'simple' },
   areas: [
     {
       id: 'om-floor',
@@ -31,6 +19,10 @@ export const OXGATE: SiteSpec = {
       levelM: 0,
       division: null,
       weather: 'indoors',
+      beside: null,
+      cloudIgnitionC: null,
+      layerIgnitionC: null,
+      dustLayerMm: null,
     },
     {
       id: 'om-silo',
@@ -45,6 +37,10 @@ export const OXGATE: SiteSpec = {
       levelM: 12,
       division: null,
       weather: 'weather',
+      beside: null,
+      cloudIgnitionC: null,
+      layerIgnitionC: null,
+      dustLayerMm: null,
     },
   ],
   enclosures: [
@@ -77,6 +73,8 @@ export const OXGATE: SiteSpec = {
       group: 'IIIC',
     },
   ],
+  minerals: [],
+  years: 1,
   entries: [
     OXGATE_TRANSIT,
     { enclosure: 'MF-1', label: 'A', kind: 'gland-double-seal', size: 'S3', read: 'all' },

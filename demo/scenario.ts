@@ -5,7 +5,7 @@ import { KINDS, looksOf, type Kind } from '../src/core/record/kinds';
 import type { KindId } from '../src/core/record/kind-ids';
 import type { GlandSize, Id } from '../src/core/record/types';
 import { gapFor } from '../src/core/rulebook/gap-scale';
-import { MINERAL_CABLES, mineralCableOf, mineralTruth } from './mineral-cables';
+import { mineralCableOf, mineralTruth } from './mineral-cables';
 import { CABLE_FOR } from './series';
 import { frameOf } from './transits';
 
@@ -25,7 +25,7 @@ export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'
   if (entry.mineral)
     return mineralCableOf(
       spec,
-      MINERAL_CABLES.find(({ tag }) => tag === entry.mineral)!,
+      spec.minerals.find(({ tag }) => tag === entry.mineral)!,
     );
   const { inner, sheath, cores } = CABLE_FOR[entry.size]!;
   const kind = KINDS[entry.kind];
@@ -52,6 +52,8 @@ export function cableOf(spec: SiteSpec, entry: EntrySpec): DossierFields['cable'
     outerMm: round2(inner + 2 * (armourMm + sheath)),
     toleranceMm: 0.4,
     maxC: 90,
+    minC: -30,
+    screened: false,
     filling: kind.pot === 'none' ? 'filled' : 'not-filled',
     breathing: null,
     mineral: null,
@@ -96,12 +98,18 @@ export function entryOf(spec: SiteSpec, entry: EntrySpec, thread: string): Dossi
     hole: { form: 'threaded', thread, diameterMm: null, chamfersMm: 1 },
     certificate: `${spec.prefix}-cert-${entry.certificate ?? USUAL[entry.kind]}`,
     size: entry.transit ? null : entry.size,
-    ringFace: turned ? (entry.twist?.cable?.armour?.type === 'braid' ? 'X' : 'W') : null,
+    ringFace: turned ? (entry.twist?.cable?.armour?.type === 'braid' ? 'braid' : 'wire') : null,
     cable: entry.transit ? null : cableId(spec, entry),
     washerMm: entry.transit ? 0 : 2,
     adaptors: [],
     tailMm: entry.transit ? null : entry.mineral ? 120 : 180,
-    frame: frameOf(entry),
+    frame: frameOf(spec, entry),
+    compartment: null,
+    sealingDevice: false,
+    factoryFitted: null,
+    factoryThreaded: null,
+    raceway: null,
+    foundMadeOff: null,
     ...entry.twist?.entry,
   };
 }
@@ -119,10 +127,10 @@ export function truthOf(
   const [{ count, diameterMm } = { count: 1, diameterMm: 1 }] = cable.cores;
   const gripped = KINDS[entry.kind].armour === 'gripped';
   const truth = {
-    'outer-sheath': cable.outerMm,
-    'inner-sheath': cable.innerMm,
+    'outer-sheath': cable.outerMm!,
+    'inner-sheath': cable.innerMm!,
     'over-cores': round2((BUNDLE[count] ?? 3) * diameterMm),
-    armour: gripped ? cable.outerMm - 2 * cable.sheathMm : (cable.armour?.sizeMm ?? 1),
+    armour: gripped ? cable.outerMm! - 2 * cable.sheathMm! : (cable.armour?.sizeMm ?? 1),
     'armour-length': size.armourLengthMm ? (size.armourLengthMm[0] + size.armourLengthMm[1]) / 2 : 18,
     'thread-engagement': wallMm - 1,
     'inner-proud': (size.innerProudMm ?? 5) + 3,
@@ -161,6 +169,9 @@ export function readingsAt(entry: EntrySpec, place: string, truth: number, seed:
   });
 }
 
+/** Looks that are asked only where a tape was wrapped, a thread measured, or a joint seen from outside. */
+const IN_DOUBT = /^(flats|thread-taper|seen-.*)$/;
+
 /** Answers to every look of an entry, the sound ones, twisted as the entry says. */
 export function answersOf(
   entry: EntrySpec,
@@ -171,14 +182,18 @@ export function answersOf(
     unused: boolean;
     singleCore: boolean;
     screened: boolean;
+    outside: boolean;
   },
 ): [look: string, answer: string][] {
   const usual: Record<string, string> = {
     'unused-entries': place.unused ? 'yes' : 'none',
     unaltered: place.sealedBefore ? 'same' : 'first',
+    // A mineral-insulated end is stopped by its own pot.
+    ...(entry.mineral ? { 'inside-cable': 'stopped' } : {}),
     shroud: place.weather === 'indoors' && certificate.sheet.shroud === 'none' ? 'none' : 'fitted',
   };
   return looksOf(entry.kind, certificate)
+    .filter(({ id }) => !IN_DOUBT.test(id) || (place.outside && id.startsWith('seen-')))
     .filter(({ id }) => (id !== 'single-core' || place.singleCore) && (id !== 'drain-wire' || place.screened))
     .map(({ id, answers }) => [
       id,

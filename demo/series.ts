@@ -47,7 +47,7 @@ const MINERAL_SIZES: Record<string, [thread: string, sheath: Range, pot: Mineral
 const mineralSizes = (): GlandSize[] =>
   Object.entries(MINERAL_SIZES).map(([size, [thread, rangeMm, pot]]) => ({
     size, thread, maleLengthMm: 15, runoutMm: 1.5, washerMm: 0, acrossMm: size === 'Q3' ? 32 : 26, bodyLengthMm: 38,
-    outer: { rangeMm, ovalityPct: 3, maxC: 250, coldFlow: false, shapes: ['round'] },
+    outer: { rangeMm, ovalityPct: 3, maxC: 250, minC: null, coldFlow: false, shapes: ['round'] },
     inner: null, clamp: [], backNut: null, armourLengthMm: null, innerProudMm: null, pot: null, sealDepthMm: null,
     mineral: pot,
   })); // prettier-ignore
@@ -58,12 +58,14 @@ const ARMOUR_LENGTH: Record<string, Range> = {
 }; // prettier-ignore
 
 const POT_COMPOUND: CompoundData = {
-  name: 'Dessel Yard compound K4', packMl: 40, wastePct: 15, ratio: '1 : 1', referenceC: 21, q10: 2,
-  workingMinutes: 30, cureHours: 4, energiseHours: 8, minimumC: 5, maxC: 110, extrapolates: false, reachMm: 28,
+  name: 'Dessel Yard compound, grey pack', packMl: 43, wastePct: 17, ratio: '3 : 2', referenceC: 21, q10: 2,
+  workingMinutes: 26, cureHours: 5.5, energiseHours: 27, minimumC: 6, maxC: 110, minC: -45, extrapolates: false,
+  reachMm: 29,
 }; // prettier-ignore
 const RESIN: CompoundData = {
-  name: 'Dessel Yard resin R2', packMl: 75, wastePct: 20, ratio: '2 : 1', referenceC: 21, q10: 2,
-  workingMinutes: 12, cureHours: 20, energiseHours: 24, minimumC: 8, maxC: 105, extrapolates: false, reachMm: 40,
+  name: 'Dessel Yard resin, amber cartridge', packMl: 68, wastePct: 22, ratio: '5 : 3', referenceC: 21, q10: 2,
+  workingMinutes: 13, cureHours: 19, energiseHours: 27, minimumC: 9, maxC: 105, minC: -40, extrapolates: false,
+  reachMm: 41,
 }; // prettier-ignore
 
 /** The sheets' chart: size by cores and conductor area, mm². It is coarse on purpose: a measurement decides. */
@@ -90,6 +92,7 @@ const seal = (rangeMm: Range, maxC: number, coldFlow: boolean): Seal => ({
   rangeMm,
   ovalityPct: 5,
   maxC,
+  minC: null,
   coldFlow,
   shapes: ['round'],
 });
@@ -100,7 +103,7 @@ function clampOf({ ring, armour }: Kind, inner: Range, wire: Range, braid: Range
   if (armour === 'gripped') {
     return [{ face: 'both', armour: 'corrugated', rangeMm: [inner[0] + 1, inner[1] + 2.5] }];
   }
-  const [w, x] = ring === 'universal' ? ['both', 'both'] : ['W', 'X'];
+  const [w, x] = ring === 'universal' ? ['both', 'both'] : ['wire', 'braid'];
   return [
     { face: w!, armour: 'wire', rangeMm: wire },
     { face: x!, armour: 'braid', rangeMm: braid },
@@ -183,6 +186,10 @@ function certificate(
     specialConditions: [],
     divisions: certified ? [{ class: 'I', division: 1, groups: ['B', 'C', 'D'] }] : [],
     reducedRetention: false,
+    withdrawn: null,
+    categories: [],
+    oRing: false,
+    demandsBarrier: false,
     sheet: {
       number: `FS ${number.slice(4, 11)}`,
       sizes: kind.transit ? [] : kind.mineral ? mineralSizes() : sizesOf(kind, sealC),
@@ -256,6 +263,7 @@ export function certificates(prefix: string): Certificate[] {
     }),
     make('withdrawn', 'FRN 19.0031', 'double-seal gland, first pattern', 'gland-double-seal', {
       state: 'withdrawn',
+      withdrawn: 'safety',
       issued: '2019-05-20',
     }),
     make('zone2', 'FRN 22.0208', 'double-seal gland, zone 2 pattern', 'gland-double-seal', {

@@ -1,7 +1,7 @@
 import { monotonicFactory } from 'ulid';
 import type { AnyCommand, DossierFields, Payloads } from '../src/core/record/commands';
 import type { KindId } from '../src/core/record/kind-ids';
-import type { Frame, Id, PackedOpening } from '../src/core/record/types';
+import type { Frame, Id, MineralLink, PackedOpening } from '../src/core/record/types';
 
 /** An area of the invented plant, as the scenario writes it. */
 export type AreaSpec = DossierFields['area'];
@@ -19,6 +19,7 @@ export interface EnclosureSpec {
   volumeCm3?: number;
   ingress?: string;
   entryTemperatureC?: number | null;
+  branchTemperatureC?: number | null;
   wallMm?: number;
   material?: DossierFields['enclosure']['material'];
   unused?: DossierFields['enclosure']['unused'];
@@ -84,7 +85,11 @@ export interface SiteSpec {
   site: Payloads['site.add'];
   areas: AreaSpec[];
   enclosures: EnclosureSpec[];
-  entries: EntrySpec[];
+  entries: readonly EntrySpec[];
+  /** Mineral-insulated cables of the site. */
+  minerals: readonly MineralSpec[];
+  /** Years of rounds behind it. */
+  years: 1 | 3;
 }
 
 /** Collects the commands of a scenario in the order of time. */
@@ -103,9 +108,12 @@ export class Script {
     return this.#ulid(Date.parse(at));
   }
 
-  /** A time some days from the seeding day, a little later at each call. */
+  /**
+   * A time some days from the seeding day, a little later at each call. All calls together stay within one day, so
+   * that nothing is done in time to come.
+   */
   at(days: number): string {
-    this.#seconds += 17;
+    this.#seconds += 5;
     const base = new Date(this.day0);
     base.setUTCDate(base.getUTCDate() + days);
     base.setUTCHours(5, 0, 0, 0);
@@ -126,6 +134,8 @@ export interface TransitSpec {
   cables: readonly (readonly (number | [mm: number, x: number, y: number])[])[];
   where?: Frame['where'];
   sides?: Frame['sides'];
+  /** Area on the other side of the wall, by the end of its id. */
+  other?: string;
   /** Turns the sound packing into what was found. */
   found?: (opening: PackedOpening) => PackedOpening;
 }
@@ -141,3 +151,41 @@ export interface SealedEnd {
 /** Id of an entry. */
 export const entryId = (spec: SiteSpec, entry: Pick<EntrySpec, 'enclosure' | 'label'>): Id =>
   `${spec.prefix}-${entry.enclosure}-${entry.label}`.toLowerCase();
+
+/** A mineral-insulated cable of the demo, and what is wrong with it on purpose. */
+export interface MineralSpec {
+  tag: string;
+  from: string;
+  to: string;
+  lengthM: number;
+  conductors: string[];
+  screened?: boolean;
+  jacketed?: boolean;
+  /** Insulation at 20 °C when new, MΩ, and the factor by which it changes in a year. */
+  megohm: number;
+  yearly?: number;
+  planted?: 'damp over the years' | 'short' | 'far end open' | 'fell at sealing';
+  /** Conductors that were swapped at the far end. */
+  crossed?: [string, string];
+  sheathC?: number;
+  link?: MineralLink;
+  /** Laid today: never tested yet but by the work that is going on. */
+  fresh?: boolean;
+}
+
+/** Thickness of a wall unless an enclosure says otherwise, mm. */
+export const WALL_MM = 12;
+
+/** What the demo's sites have alike: European zones, 100 mΩ for a bond, due days by level. */
+export const SITE_RULES = {
+  acceptance: 'guarded',
+  references: 'iec-2013',
+  scheme: 'zones',
+  barrierSchool: '2013',
+  ovalityAllowancePct: 3,
+  bondLimitOhm: 0.1,
+  bondPredictionFactor: 3,
+  severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 },
+  timeZone: 'Europe/London',
+  enclosureTypes: [],
+} satisfies Partial<SiteSpec['site']>;

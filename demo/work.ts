@@ -94,7 +94,7 @@ function measure(
 ): void {
   const { outerMm, innerMm, armour, cores } = cableOf(spec, entry);
   const [core] = cores;
-  const values: Record<string, number | undefined> = {
+  const values: Record<string, number | null | undefined> = {
     'outer-sheath': outerMm,
     'inner-sheath': innerMm,
     'over-cores': core!.diameterMm * 2.414,
@@ -103,7 +103,7 @@ function measure(
   const instrument = `${spec.prefix}-caliper-07`;
   for (const { id: place } of KINDS[entry.kind].places) {
     const value = values[place];
-    if (value === undefined) continue;
+    if (value == null) continue;
     for (const off of [-0.02, 0, 0.01]) {
       const read = Math.round((value + off) * 100) / 100;
       script.add('reading.take', { id: script.id(at), ...of, place, value: read, typed: String(read), method: 'caliper', instrument, source: 'typed' }, at, BY); // prettier-ignore

@@ -53,6 +53,8 @@ whole('Types', bin('tsc'), ['--noEmit']);
 whole('Linter', bin('eslint'), ['.', '--max-warnings', '0']);
 whole('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 suite('unit');
+suite('mutants');
+suite('server');
 suite('browser');
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -33,7 +33,7 @@ void run(async () => {
       at: app.clock().toISOString(),
       payload: { source: basename(file), items: preview.items },
     };
-    const [answer] = acceptCommands(app, [command], 'command line');
+    const [answer] = acceptCommands(app, [command], { id: 'command-line', name: 'command line' });
     if (answer?.status !== 'applied') throw new Error(answer ? answer.message : 'The import was not taken.');
   } finally {
     closeApp(app);

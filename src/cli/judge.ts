@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { findingRecord, judgeSite } from '../server/files/judge-site';
 import { readSiteFile } from '../server/files/site-file';
-import { GRADES, type Grade } from '../core/record/types';
+import { openingSettles } from '../core/rulebook/assess';
+import { GRADES, type EntryStatus, type Grade } from '../core/record/types';
 
 /** `judge SITE.json [grade]`: one finding per line as JSON, then one line per entry with its status. */
 function main(): number {
@@ -28,8 +29,9 @@ function main(): number {
     for (const finding of entry.findings) lines.push(JSON.stringify(findingRecord(entry, finding)));
   }
   for (const { entry, dossier, status } of judged) {
-    const { state, grade: asked, at, counts } = status;
+    const { state, grade: asked, at, counts, held } = status;
     const enclosure = dossier.enclosure.tag;
+    const opening = openingSettles(dossier, asked, read.file.exportedAt).map(({ check }) => check);
     lines.push(
       JSON.stringify({
         entry: entry.id,
@@ -39,11 +41,18 @@ function main(): number {
         grade: asked,
         at,
         counts,
+        sealed: sealedOf(status),
+        held,
+        opening_settles: opening,
       }),
     );
   }
   process.stdout.write(lines.map((line) => `${line}\n`).join(''));
   return 0;
 }
+
+/** The last sealed state of an entry, which stands beside a running round; null before the first. */
+const sealedOf = ({ sealed_state: status, sealed_grade: grade, sealed_at: at }: EntryStatus) =>
+  status === null ? null : { status, grade, at };
 
 process.exitCode = main();

@@ -5,7 +5,7 @@ import type { Change, Id } from '../core/record/types';
 /** A failed request: what the server said, or that it could not be reached. */
 export class ApiError extends Error {
   constructor(
-    /** HTTP status; 0 when the server was not reached. */
+    /** HTTP status; 0 when the server was not reached, or its answer broke off. */
     readonly status: number,
     readonly code: string,
     message: string,
@@ -29,7 +29,15 @@ export interface Session {
 }
 
 export type CommandAnswer =
-  | { id: Id; status: 'applied'; seq: number; clamped: boolean }
+  | {
+      id: Id;
+      status: 'applied';
+      seq: number;
+      hash: string;
+      /** The site's line of the journal before this one. */
+      after: number;
+      clamped: boolean;
+    }
   | { id: Id | null; status: 'refused'; code: string; field: string; message: string };
 
 /** What an import file would change. */
@@ -40,19 +48,28 @@ export interface ImportPreview {
 }
 
 const UNREACHED = 'The server cannot be reached. What you record is kept on this device and sent later.';
+const CUT = 'The answer of the server broke off. It is asked again.';
 
-async function request<R>(path: string, init: RequestInit = {}): Promise<R> {
+/** Whether an answer has the shape that the call waits for: one that was cut on its way has not. */
+type Shape = (body: Record<string, unknown>) => boolean;
+
+async function request<R>(path: string, right: Shape, init: RequestInit = {}): Promise<R> {
   let response: Response;
+  let text: string;
   try {
-    response = await fetch(path, { ...init, signal: init.signal ?? AbortSignal.timeout(20_000) });
+    response = await fetch(path, { ...init, signal: init.signal ?? AbortSignal.timeout(60_000) });
+    text = await response.text();
   } catch {
     throw new ApiError(0, 'unreached', UNREACHED);
   }
-  const body: unknown = await response.json().catch(() => null);
-  if (response.ok) return body as R;
+  const body = parsed(text);
   // Refused commands and faulty files come with an answer for each part; the caller reads them.
-  if (body && typeof body === 'object' && ('answers' in body || 'faults' in body)) return body as R;
-  const { code, message, field } = (body as { error?: ApiError } | null)?.error ?? {
+  const parts = body !== null && ('answers' in body || 'faults' in body);
+  if (response.ok || parts) {
+    if (body === null || !right(body)) throw new ApiError(0, 'cut', CUT);
+    return body as R;
+  }
+  const { code, message, field } = (body?.error as ApiError | undefined) ?? {
     code: 'fault',
     message: `The server answered ${response.status}. Try again.`,
     field: null,
@@ -60,33 +77,77 @@ async function request<R>(path: string, init: RequestInit = {}): Promise<R> {
   throw new ApiError(response.status, code, message, field);
 }
 
-const post = <R>(path: string, value: unknown): Promise<R> =>
-  request(path, {
+/** A JSON object or list; null for anything else, a piece of one included. */
+function parsed(text: string): Record<string, unknown> | null {
+  try {
+    const body: unknown = JSON.parse(text);
+    return typeof body === 'object' ? (body as Record<string, unknown>) : null;
+  } catch {
+    return null;
+  }
+}
+
+const post = <R>(path: string, right: Shape, value: unknown): Promise<R> =>
+  request(path, right, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(value),
   });
 
+const isList: Shape = (body) => Array.isArray(body);
+const isSession: Shape = ({ person, people, now }) =>
+  person !== undefined && Array.isArray(people) && typeof now === 'string';
+const isSnapshot: Shape = ({ journal, seq, hash, records }) =>
+  typeof journal === 'string' &&
+  typeof seq === 'number' &&
+  typeof hash === 'string' &&
+  typeof records === 'object' &&
+  records !== null &&
+  Array.isArray((records as Record<string, unknown>).site);
+const isNews: Shape = ({ journal, seq, hash, commands }) =>
+  typeof journal === 'string' &&
+  typeof seq === 'number' &&
+  typeof hash === 'string' &&
+  Array.isArray(commands);
+const hasAnswers: Shape = ({ answers }) =>
+  Array.isArray(answers) &&
+  answers.every((one: unknown) => typeof one === 'object' && one !== null && 'status' in one);
+const hasFaults: Shape = ({ rows, faults }) => Array.isArray(rows) && Array.isArray(faults);
+
 /** The server's endpoints, typed. Every call throws ApiError. */
 export const api = {
-  session: () => request<Session>('/api/session/'),
-  signIn: (name: string) => post<{ person: Person }>('/api/session/', { name }),
-  sites: () => request<{ id: Id; name: string }[]>('/api/sites/'),
-  snapshot: (site: Id) => request<Snapshot>(`/api/sites/${site}/`),
-  commandsAfter: (site: Id, seq: number) => request<JournalNews>(`/api/sites/${site}/commands/?after=${seq}`),
+  session: () => request<Session>('/api/session/', isSession),
+  signIn: (name: string) =>
+    post<{ person: Person }>('/api/session/', ({ person }) => typeof person === 'object' && person !== null, { name }), // prettier-ignore
+  sites: () => request<{ id: Id; name: string }[]>('/api/sites/', isList),
+  /** The site that holds an entry, alone; an empty list where none does. */
+  siteOf: (entry: Id) =>
+    request<{ id: Id; name: string }[]>(`/api/sites/?entry=${encodeURIComponent(entry)}`, isList),
+  snapshot: (site: Id) => request<Snapshot>(`/api/sites/${site}/`, isSnapshot),
+  /** What came after a line, whose hash says whether the server still has that line. */
+  commandsAfter: (site: Id, seq: number, hash: string) =>
+    request<JournalNews>(`/api/sites/${site}/commands/?after=${seq}${hash && `&hash=${hash}`}`, isNews),
   history: (site: Id, record: Id) =>
-    request<Change[]>(`/api/sites/${site}/history/?record=${encodeURIComponent(record)}`),
+    request<Change[]>(`/api/sites/${site}/history/?record=${encodeURIComponent(record)}`, isList),
   send: (commands: readonly AnyCommand[]) =>
-    post<{ answers: CommandAnswer[] }>('/api/commands/', { commands }),
+    post<{ answers: CommandAnswer[] }>('/api/commands/', hasAnswers, { commands }),
+  /** Which of these commands the server has. */
+  known: (ids: readonly Id[]) =>
+    post<{ known: Id[] }>('/api/commands/known/', ({ known }) => Array.isArray(known), { ids }),
   sendPhoto: (id: Id, bytes: Blob) =>
-    request<{ id: Id }>(`/api/photos/${id}/`, {
+    request<{ id: Id }>(`/api/photos/${id}/`, ({ id: stored }) => stored === id, {
       method: 'PUT',
       body: bytes,
       signal: AbortSignal.timeout(120_000),
     }),
   previewImport: (site: Id, kind: string, file: Blob, signal?: AbortSignal) =>
-    request<ImportPreview>(`/api/sites/${site}/import/${kind}/`, { method: 'POST', body: file, signal }),
-  handleInstrument: (id: Id, input: unknown) => post<{ ok: true }>(`/api/instruments/${id}/`, input),
+    request<ImportPreview>(`/api/sites/${site}/import/${kind}/`, hasFaults, {
+      method: 'POST',
+      body: file,
+      signal,
+    }),
+  handleInstrument: (id: Id, input: unknown) =>
+    post<{ ok: true }>(`/api/instruments/${id}/`, () => true, input),
 };
 
 /** Address of a stored photo. */

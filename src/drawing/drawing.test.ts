@@ -94,6 +94,10 @@ describe('a section', () => {
       concepts: [],
       levels: [],
       groups: [],
+      divisions: [],
+      maleLengthMm: null,
+      runoutMm: null,
+      femaleDepthMm: null,
     };
     expect(span(polygons(drawn(), 'washer').slice(0, 1))).toBeCloseTo(2, 9);
     expect(polygons(drawn({ entry: { washerMm: 0 } }), 'washer')).toEqual([]);
@@ -125,8 +129,8 @@ describe('a section', () => {
       );
     expect(far(12) - far(20)).toBeCloseTo(8, 9);
     expect(polygons(drawn({ ...barrier, looks: { 'compound-face': 'voids' } }), 'void').length).toBe(3);
-    expect(words({ kind: 'gland-reversible-ring', entry: { ringFace: 'X' } })).toContain(
-      'face X: wrong for this armour',
+    expect(words({ kind: 'gland-reversible-ring', entry: { ringFace: 'braid' } })).toContain(
+      'face for braid: wrong for this armour',
     );
     expect(words({ kind: 'gland-reversible-ring' })).not.toContain('wrong');
     expect(words({ truth: { 'back-nut-gap': [6] } })).toContain('gap 6.0 mm');

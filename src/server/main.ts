@@ -3,7 +3,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { openApp, type App } from './app';
 import { clockFrom } from './clock';
-import { createHttpServer, listen, stop, type PageHandler } from './http/server';
+import { createHttpServer, listen, stop, type PageHandler, type Tls } from './http/server';
 
 /** Folder of the build. */
 const DIST = dirname(dirname(fileURLToPath(import.meta.url)));
@@ -28,9 +28,12 @@ export async function serve(app: App): Promise<void> {
     handler: PageHandler;
   };
   const csp = readFileSync(join(DIST, 'csp.txt'), 'utf8').trim();
-  const server = createHttpServer(app, handler, join(DIST, 'client'), csp);
+  const tls = tlsFrom(process.argv.slice(2));
+  const server = createHttpServer(app, handler, join(DIST, 'client'), csp, tls);
   const bound = await listen(server, port, host);
-  console.log(`Yendral is ready: http://${host === '0.0.0.0' ? 'localhost' : host}:${bound}/`);
+  console.log(
+    `Yendral is ready: ${tls ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${bound}/`,
+  );
   let stopping = false;
   const end = (signal: string) => {
     if (stopping) return;
@@ -40,6 +43,36 @@ export async function serve(app: App): Promise<void> {
   };
   process.on('SIGTERM', () => end('SIGTERM'));
   process.on('SIGINT', () => end('SIGINT'));
+}
+
+/**
+ * Certificate and key that `--tls CERT KEY` names; null without it.
+ *
+ * @throws Error that says which file cannot be read, or what is missing
+ */
+export function tlsFrom(words: readonly string[]): Tls | null {
+  const at = words.indexOf('--tls');
+  if (at < 0) return null;
+  const [cert, key] = [words[at + 1], words[at + 2]];
+  if (!cert || !key || key.startsWith('--'))
+    throw new Error(
+      '--tls names two files: the certificate and its key, both PEM: --tls server.crt server.key',
+    );
+  return { cert: pem(cert, 'certificate'), key: pem(key, 'key') };
+}
+
+function pem(file: string, what: string): Buffer {
+  let bytes: Buffer;
+  try {
+    bytes = readFileSync(file);
+  } catch {
+    throw new Error(
+      `The ${what} "${file}" cannot be read. Give the path of a PEM file that this user may read.`,
+    );
+  }
+  if (!bytes.includes('-----BEGIN '))
+    throw new Error(`"${file}" is no PEM file; the ${what} begins with -----BEGIN.`);
+  return bytes;
 }
 
 function readPort(text: string | undefined): number {

@@ -2,7 +2,7 @@ import { ulid } from 'ulid';
 import type { AnyCommand } from '../core/record/commands';
 import type { JournalNews, Snapshot } from '../core/record/snapshot';
 import type { Id, Tables } from '../core/record/types';
-import { TABLES } from '../store/records';
+import { TABLES } from '../core/record/tables';
 import type { App } from './app';
 
 /** Changes that a page gets with its snapshot, so that it can undo them. */
@@ -21,20 +21,27 @@ export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {
         return [table, store.records.by(table, 'site', site.id)];
       }),
     ) as unknown as Snapshot['records'];
-    return { journal: journalId(store), seq: store.journal.head().seq, records };
+    return { journal: journalId(store), ...store.journal.head(), records };
   })();
 }
 
-/** Commands of a site after a line of the journal, in order, and the line where the journal stands. */
-export function commandsAfter({ store }: App, site: Id, after: number): JournalNews {
-  const rows = store.db.transaction(() => ({
-    lines: store.journal.after(site, after),
-    head: store.journal.head(),
-  }))();
-  const commands = rows.lines.map(({ seq, person, command }) => ({
-    seq,
-    person,
-    command: JSON.parse(command) as AnyCommand,
-  }));
-  return { journal: journalId(store), seq: rows.head.seq, commands };
+/**
+ * Commands of a site after a line of the journal, in order, and the line where the journal stands.
+ *
+ * @param hash of the line `after`, as the asker knows it; empty where they do not. Another one says that the journal
+ * was put back, as by an older backup.
+ */
+export function commandsAfter({ store }: App, site: Id, after: number, hash = ''): JournalNews {
+  return store.db.transaction((): JournalNews => {
+    const journal = journalId(store);
+    const head = store.journal.head();
+    if (!store.journal.holds(after, hash)) return { journal, ...head, back: true, commands: [] };
+    const commands = store.journal.after(site, after).map((line) => ({
+      seq: line.seq,
+      hash: line.hash,
+      person: line.person,
+      command: JSON.parse(line.command) as AnyCommand,
+    }));
+    return { journal, ...head, back: false, commands };
+  })();
 }

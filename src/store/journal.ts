@@ -1,5 +1,5 @@
+import { createHash } from 'node:crypto';
 import canonicalize from 'canonicalize';
-import { canonicalHash } from '../core/record/seal';
 import type { AnyCommand } from '../core/record/commands';
 import type { Id } from '../core/record/types';
 import type { Db } from './open';
@@ -15,6 +15,21 @@ export interface JournalLine {
   sent: string;
   prev: string;
   hash: string;
+}
+
+/**
+ * Hash of a line: SHA-256 over the canonical JSON (RFC 8785) of its fields, which stand in the order of their
+ * names; the command is canonical JSON already.
+ */
+function hashOf({
+  command,
+  person,
+  prev,
+  received_at,
+  seq,
+}: Omit<JournalLine, 'id' | 'site' | 'sent' | 'hash'>): string {
+  const text = `{"command":${command},"person":${JSON.stringify(person)},"prev":"${prev}","received_at":"${received_at}","seq":${seq}}`;
+  return createHash('sha256').update(text).digest('hex');
 }
 
 /** Hash before the first line. */
@@ -44,6 +59,32 @@ export class Journal {
     return (this.#head.get() as { seq: number; hash: string } | undefined) ?? { seq: 0, hash: START };
   }
 
+  /** Whether the journal holds a line, by its number and, where it is known, its hash. */
+  holds(seq: number, hash: string): boolean {
+    const head = this.head();
+    if (seq > head.seq) return false;
+    if (hash === '') return true;
+    if (seq === 0) return hash === START;
+    const line = this.db.prepare('SELECT hash FROM journal WHERE seq = ?').get(seq) as
+      { hash: string } | undefined;
+    return line?.hash === hash;
+  }
+
+  /** Number of a site's newest line before a number; 0 where there is none. */
+  lastOf(site: Id, before = Number.MAX_SAFE_INTEGER): number {
+    const row = this.db
+      .prepare('SELECT max(seq) AS seq FROM journal WHERE site = ? AND seq < ?')
+      .get(site, before) as {
+      seq: number | null;
+    };
+    return row.seq ?? 0;
+  }
+
+  /** Those of the ids that are in the journal. */
+  known(ids: readonly Id[]): Id[] {
+    return ids.filter((id) => this.#byId.get(id) !== undefined);
+  }
+
   /** Appends a command; the caller holds the transaction. */
   append(
     command: AnyCommand,
@@ -53,15 +94,9 @@ export class Journal {
   ): { seq: number; hash: string } {
     const head = this.head();
     const line = { seq: head.seq + 1, prev: head.hash, received_at: receivedAt, person };
-    const hash = canonicalHash({ ...line, command });
-    this.#append.run({
-      ...line,
-      id: command.id,
-      site: command.site,
-      command: canonicalize(command),
-      sent,
-      hash,
-    });
+    const text = canonicalize(command)!;
+    const hash = hashOf({ ...line, command: text });
+    this.#append.run({ ...line, id: command.id, site: command.site, command: text, sent, hash });
     return { seq: line.seq, hash };
   }
 
@@ -83,9 +118,8 @@ export class Journal {
     let seq = 0;
     for (const line of this.lines()) {
       seq++;
-      const { received_at, person } = line;
-      const command = JSON.parse(line.command) as AnyCommand;
-      const hash = canonicalHash({ seq, prev, received_at, person, command });
+      const { received_at, person, command } = line;
+      const hash = hashOf({ seq, prev, received_at, person, command });
       if (line.seq !== seq || line.prev !== prev || line.hash !== hash) return seq;
       prev = hash;
     }

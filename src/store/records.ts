@@ -3,17 +3,11 @@ import type { RecordChange, Slice } from '../core/record/slice';
 import type { Id, TableName, Tables } from '../core/record/types';
 import type { Db } from './open';
 
-/** Every table of records, in the order in which they refer to each other. */
-export const TABLES = [
-  'site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round',
-  'reference', 'reading', 'look', 'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'inspection', 'defect', 'change',
-] as const satisfies readonly TableName[]; // prettier-ignore
-
 /** Columns that records can be looked up by. */
 const LOOKUPS: Record<TableName, readonly string[]> = {
   site: [],
-  area: ['site'],
-  enclosure: ['site', 'area'],
+  area: ['site', 'name'],
+  enclosure: ['site', 'area', 'tag'],
   cable: ['site'],
   certificate: ['site'],
   instrument: ['site'],
@@ -35,20 +29,43 @@ const LOOKUPS: Record<TableName, readonly string[]> = {
 
 type Row = { body: string };
 
-/** Records in SQLite, read and written as their bodies. */
+/** Bodies that are kept parsed; more than these start anew. */
+const MOST_PARSED = 40_000;
+
+/** Records in SQLite, read and written as their bodies. A record that was read is never changed by its reader. */
 export class Records implements Slice {
   readonly #statements = new Map<string, Statement>();
+  readonly #parsed = new Map<string, Tables[TableName]>();
 
   constructor(private readonly db: Db) {}
 
   get<T extends TableName>(table: T, id: Id): Tables[T] | null {
+    const key = `${table} ${id}`;
+    const known = this.#parsed.get(key);
+    if (known) return known as Tables[T];
     const row = this.#prepare(`SELECT body FROM ${table} WHERE id = ?`).get(id) as Row | undefined;
-    return row ? (JSON.parse(row.body) as Tables[T]) : null;
+    if (!row) return null;
+    const record = JSON.parse(row.body) as Tables[T];
+    this.#keep(key, record);
+    return record;
+  }
+
+  /** Forgets what was read: after something was taken back, it may not be what is stored. */
+  forget(): void {
+    this.#parsed.clear();
+  }
+
+  #keep(key: string, record: Tables[TableName]): void {
+    if (this.#parsed.size >= MOST_PARSED) this.#parsed.clear();
+    this.#parsed.set(key, record);
   }
 
   by<T extends TableName>(table: T, field: string, value: Id): Tables[T][] {
     if (!LOOKUPS[table].includes(field)) throw new Error(`${table} cannot be looked up by ${field}`);
-    return this.#rows(`SELECT body FROM ${table} WHERE ${field} = ? ORDER BY id`, [value]);
+    const ids = this.#prepare(`SELECT id FROM ${table} WHERE ${field} = ? ORDER BY id`).all(value) as {
+      id: Id;
+    }[];
+    return ids.map(({ id }) => this.get(table, id)!);
   }
 
   all<T extends TableName>(table: T): Tables[T][] {
@@ -71,10 +88,17 @@ export class Records implements Slice {
   /** Writes changes; the caller holds the transaction. */
   write(changes: readonly RecordChange[]): void {
     for (const { table, id, after } of changes) {
-      if (after === null) this.#prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-      else {
+      const key = `${table} ${id}`;
+      if (after === null) {
+        this.#parsed.delete(key);
+        this.#prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
+      } else {
+        // As it is read back: without fields that are undefined.
+        const body = JSON.stringify(after);
+        if (table === 'change') this.#parsed.delete(key);
+        else this.#keep(key, JSON.parse(body) as Tables[TableName]);
         const sql = `INSERT INTO ${table} (id, body) VALUES (?, ?) ON CONFLICT (id) DO UPDATE SET body = excluded.body`;
-        this.#prepare(sql).run(id, JSON.stringify(after));
+        this.#prepare(sql).run(id, body);
       }
     }
   }

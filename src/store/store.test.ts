@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { AnyCommand } from '../core/record/commands';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { openDatabase } from './open';
-import { TABLES } from './records';
+import { TABLES } from '../core/record/tables';
 import { Store } from './store';
 
 const MIGRATIONS = 'src/store/migrations';
@@ -31,7 +31,11 @@ const strike = (id: string, reading: string): AnyCommand => ({
   payload: { id: reading, reason: 'misreading' },
 });
 const commit = (command: AnyCommand) =>
-  store.transaction(() => store.commit(command, 'A. Vell', command.at, 'hash'));
+  store.transaction(() => {
+    const line = store.commit(command, 'A. Vell', command.at, 'hash');
+    store.settle(command.at);
+    return line;
+  });
 const firstReading = () => store.records.by('reading', 'entry', 'e')[0]!;
 
 describe('the database', () => {

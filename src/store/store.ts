@@ -4,13 +4,13 @@ import { completed } from '../core/record/completed';
 import type { RecordChange } from '../core/record/slice';
 import { touchedEntries } from '../core/record/touched';
 import type { Change, Id, TableName, Tables } from '../core/record/types';
-import { currentRound, dossierOf } from '../core/rulebook/dossier';
-import { judge, statusOf } from '../core/rulebook/judge';
+import { assess } from '../core/rulebook/assess';
 import { Journal } from './journal';
 import { openDatabase, type Db } from './open';
 import { People } from './people';
 import { Photos } from './photos';
-import { Records, TABLES } from './records';
+import { TABLES } from '../core/record/tables';
+import { Records } from './records';
 import { Statuses } from './status';
 
 /** Everything that is kept, behind one door. */
@@ -21,6 +21,7 @@ export class Store {
   readonly statuses: Statuses;
   readonly photos: Photos;
   readonly people: People;
+  readonly #stale = new Set<Id>();
 
   constructor(file: string, migrations: string) {
     this.db = openDatabase(file, migrations);
@@ -43,17 +44,35 @@ export class Store {
       }
     }
     this.records.markCompleted();
-    this.refresh(this.records.all('entry').map(({ id }) => id));
+    this.refresh(
+      this.records.all('entry').map(({ id }) => id),
+      '',
+    );
   }
 
   /** Runs a block in one transaction that holds the write lock from its start. */
   transaction<R>(block: () => R): R {
-    return this.db.transaction(block).immediate();
+    try {
+      return this.db.transaction(block).immediate();
+    } catch (error) {
+      this.records.forget();
+      throw error;
+    }
+  }
+
+  /** A part of a transaction that can be taken back by itself. */
+  savepoint<R>(block: () => R): R {
+    try {
+      return this.db.transaction(block)();
+    } catch (error) {
+      this.records.forget();
+      throw error;
+    }
   }
 
   /**
-   * Applies a command, writes its changes and the statuses they touch, and appends it to the journal.
-   * The caller holds the transaction.
+   * Applies a command, writes its changes and appends it to the journal; the statuses that it touches are stale
+   * until they are settled. The caller holds the transaction.
    *
    * @throws Refusal when the records do not allow it
    */
@@ -65,23 +84,27 @@ export class Store {
   ): { seq: number; hash: string } {
     const changes = apply(this.records, command, person);
     this.records.write(changes);
-    this.refresh(touchedEntries(this.records, changes, beforeOf(changes)));
+    for (const entry of touchedEntries(this.records, changes, beforeOf(changes))) this.#stale.add(entry);
     return this.journal.append(command, person, receivedAt, sent);
   }
 
-  /** Judges entries again and writes where they stand. */
-  refresh(entries: Iterable<Id>): void {
+  /** Judges again, once, every entry that commands have touched since the last time; in their transaction. */
+  settle(at: string): void {
+    const stale = [...this.#stale];
+    this.#stale.clear();
+    this.refresh(stale, at);
+  }
+
+  /** Judges entries again, as at a time, and writes where they stand. */
+  refresh(entries: Iterable<Id>, at: string): void {
     for (const id of entries) {
       const entry = this.records.get('entry', id);
-      const round = entry && currentRound(this.records, id, entry.site);
-      const dossier = entry && dossierOf(this.records, id, round);
-      if (!dossier) {
+      const found = entry && assess(this.records, id, entry.site, at);
+      if (!found) {
         this.statuses.remove(id);
         continue;
       }
-      // The grade of the round decides how much is asked; before the first round everything is.
-      const grade = round?.grade ?? 'detailed';
-      this.statuses.put(statusOf(dossier, judge(dossier, grade, ''), grade));
+      this.statuses.put(found.status);
     }
   }
 

@@ -17,6 +17,9 @@ export const theme = createTheme({
   cursorType: 'pointer',
   components: {
     Button: { defaultProps: { size: 'md' } },
+    TextInput: { defaultProps: { size: 'md' } },
+    Textarea: { defaultProps: { size: 'md' } },
+    NativeSelect: { defaultProps: { size: 'md' } },
     Modal: { defaultProps: { centered: true, transitionProps: { duration: 0 }, overlayProps: { opacity: 0.4 } } },
   },
 }); // prettier-ignore
@@ -26,6 +29,10 @@ const VARIABLES = {
   '--mantine-color-text': 'var(--ink)',
   '--mantine-color-dimmed': 'var(--ink-2)',
   '--mantine-color-placeholder': 'var(--ink-2)',
+  // Borders of inputs and checkboxes stand out by 3 to 1.
+  '--mantine-color-gray-4': 'var(--border)',
+  '--mantine-color-gray-3': 'var(--border)',
+  '--mantine-color-dark-4': 'var(--border)',
   '--mantine-color-default': 'var(--sheet)',
   '--mantine-color-default-hover': 'var(--paper)',
   '--mantine-color-default-color': 'var(--ink)',

@@ -1,4 +1,4 @@
-import { Button, Modal } from '@mantine/core';
+import { Button, Modal, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { KINDS } from '../core/record/kinds';
 import { SEAL_FATES, type Id, type SealFate } from '../core/record/types';
@@ -28,11 +28,14 @@ export default function AsLeftSheet({
 }) {
   const kind = KINDS[dossier.entry.kind];
   const [why, setWhy] = useState<'opening' | 'make-off'>(first);
-  const [outer, setOuter] = useState<SealFate>('replaced');
-  const [inner, setInner] = useState<SealFate>(kind.inner === 'none' ? 'none' : 'replaced');
+  // What became of the seals is seen, never assumed; a kind without an inner seal has none.
+  const [outer, setOuter] = useState<SealFate | ''>('');
+  const [inner, setInner] = useState<SealFate | ''>(kind.inner === 'none' ? 'none' : '');
+  const [asked, setAsked] = useState(false);
   const [note, setNote] = useState('');
   const open = openHolds(dossier);
   const seal = () => {
+    if (outer === '' || inner === '') return setAsked(true);
     const payload = {
       id: device.id(), entry: dossier.entry.id, round, why, outerSeal: outer, innerSeal: inner, note,
     }; // prettier-ignore
@@ -40,17 +43,17 @@ export default function AsLeftSheet({
     say('The as-left record is sealed.');
     onClose();
   };
-  const fate = (title: string, value: SealFate, onChange: (fate: SealFate) => void) => (
-    <label className="field">
-      <span>{title}</span>
-      <select value={value} onChange={(event) => onChange(event.target.value as SealFate)}>
-        {SEAL_FATES.map((one) => (
-          <option key={one} value={one}>
-            {FATE_WORDS[one]}
-          </option>
-        ))}
-      </select>
-    </label>
+  const fate = (title: string, value: SealFate | '', onChange: (fate: SealFate | '') => void) => (
+    <NativeSelect
+      label={title}
+      value={value}
+      error={asked && value === '' ? 'Say what became of it.' : null}
+      data={[
+        { value: '', label: 'choose' },
+        ...SEAL_FATES.map((one) => ({ value: one, label: FATE_WORDS[one] })),
+      ]}
+      onChange={(event) => onChange(event.currentTarget.value as SealFate | '')}
+    />
   );
   return (
     <Modal opened onClose={onClose} title="As left" size="lg">

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import './figure.css';
-import { parseLength } from '../core/quantity/length';
-import { LENGTH_FAULT_WORDS } from '../core/words/labels';
+import { readQuantity, type QuantityId } from '../core/quantity/quantity';
+import { quantityFault } from '../core/words/quantity';
+import { MeasureInput } from '../ui/MeasureInput';
 
 /** Figures of a helper as they are typed, each with the number that it reads as. */
 export interface Figures<K extends string> {
   text: Readonly<Record<K, string>>;
   set: (name: K, text: string) => void;
-  /** The number, or null where the text is none; a length may be typed in inches. */
+  /** The value as it is kept, or null where the text is none. */
   number: (name: K) => number | null;
   /** The length in mm, above 0; null otherwise. */
   length: (name: K) => number | null;
@@ -16,13 +17,14 @@ export interface Figures<K extends string> {
 /** Keeps the figures of a form; what is typed stays as it is. */
 export function useFigures<K extends string>(start: Record<K, string>): Figures<K> {
   const [text, setText] = useState(start);
-  const number = (name: K) => {
-    const plain = text[name].trim().replace(',', '.').replace('−', '-');
-    return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+  const read = (name: K, quantity: QuantityId) => {
+    const found = readQuantity(text[name], quantity);
+    return 'value' in found ? found.value : null;
   };
+  const number = (name: K) => read(name, 'number');
   const length = (name: K) => {
-    const read = parseLength(text[name]);
-    return 'mm' in read && read.mm > 0 ? read.mm : null;
+    const mm = read(name, 'length');
+    return mm !== null && mm > 0 ? mm : null;
   };
   return { text, set: (name, value) => setText((all) => ({ ...all, [name]: value })), number, length };
 }
@@ -30,6 +32,9 @@ export function useFigures<K extends string>(start: Record<K, string>): Figures<
 /** A number as a text that can be typed on. */
 export const typed = (value: number | null | undefined, decimals = 2): string =>
   value == null ? '' : String(Math.round(value * 10 ** decimals) / 10 ** decimals);
+
+/** What a unit of a helper's field measures; any other is a plain number. */
+const QUANTITY_OF: Readonly<Record<string, QuantityId>> = { mm: 'length' };
 
 /** One figure with its unit; says what is wrong as soon as it is. */
 export function Figure<K extends string>({
@@ -47,37 +52,27 @@ export function Figure<K extends string>({
   /** Whether 0 is allowed. */
   zero?: boolean;
 }) {
+  const quantity = QUANTITY_OF[unit] ?? 'number';
   const text = figures.text[name];
-  const problem = unit === 'mm' ? lengthProblem(text, zero) : numberProblem(figures.number(name), text, zero);
+  const read = readQuantity(text, quantity);
+  const problem =
+    'fault' in read
+      ? read.fault === 'empty'
+        ? null
+        : quantityFault(read.fault, quantity)
+      : read.value > 0 || zero
+        ? null
+        : 'It must be above 0.';
   return (
-    <label className="field">
-      <span>
-        {title}, {unit === 'mm' ? 'mm or in' : unit}
-      </span>
-      <input
-        className="figures"
-        inputMode="decimal"
-        autoComplete="off"
-        value={text}
-        aria-invalid={problem !== ''}
-        onChange={(event) => figures.set(name, event.target.value)}
-      />
-      {problem && <small className="tone-failed">{problem}</small>}
-    </label>
+    <MeasureInput
+      quantity={quantity}
+      unit={unit === 'mm' ? undefined : unit}
+      label={title}
+      value={text}
+      error={problem}
+      onText={(next) => figures.set(name, next)}
+    />
   );
-}
-
-function lengthProblem(text: string, zero: boolean): string {
-  if (text.trim() === '') return 'Type a length, for example 20.7.';
-  const read = parseLength(text);
-  if (!('mm' in read)) return LENGTH_FAULT_WORDS[read.fault]!;
-  return read.mm > 0 || zero ? '' : 'It must be above 0.';
-}
-
-function numberProblem(value: number | null, text: string, zero: boolean): string {
-  if (text.trim() === '') return 'Type a number.';
-  if (value === null) return 'That is no number. Type for example 12.5.';
-  return value > 0 || zero ? '' : 'It must be above 0.';
 }
 
 /** A choice among a few words. */

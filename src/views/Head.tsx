@@ -1,5 +1,7 @@
 import { useEffect, useState } from 'react';
-import type { DeviceState } from '../offline/device';
+import { count } from '../core/words/format';
+import type { DeviceState } from '../device/device';
+import type { Trouble } from '../device/keeper';
 import { watchClocks } from './alarm';
 
 export type ViewName =
@@ -70,7 +72,7 @@ export function Head({ view, state, onFind, onKeys }: Props) {
           </a>
         ))}
       </nav>
-      <span className="sync push" role="status">
+      <span className={`sync push${state.trouble ? ' tone-failed' : ''}`} role="status">
         {syncWords(state)}
       </span>
       <AppearanceSwitch />
@@ -96,10 +98,22 @@ function DueClocks() {
   return due > 0 ? <b className="due-clocks"> {due} due</b> : null;
 }
 
-function syncWords({ waiting, online }: DeviceState): string {
-  if (waiting === 0) return online ? 'Everything sent' : 'Working without the server';
-  return `${waiting} ${waiting === 1 ? 'record' : 'records'} waiting to send`;
+function syncWords({ waiting, ofOthers, held, refused, online, trouble, forgotten }: DeviceState): string {
+  if (trouble !== null) return TROUBLE_WORDS[trouble];
+  const not = refused.length + held.length;
+  if (waiting > 0 && forgotten) return `${count(waiting, 'record')} waiting: sign in again`;
+  if (waiting > 0) return `${count(waiting, 'record')} waiting to send`;
+  if (not > 0) return `${count(not, 'record')} not sent`;
+  if (ofOthers > 0) return `${count(ofOthers, 'record')} of others waiting`;
+  return online ? 'Everything sent' : 'Working without the server';
 }
+
+const TROUBLE_WORDS: Record<Trouble, string> = {
+  'no-store': 'This browser keeps nothing: stay online',
+  'not-kept': 'Not kept on this device: no room',
+  'little-space': 'Little room left on this device',
+  'no-offline': 'This device cannot keep work offline',
+};
 
 function AppearanceSwitch() {
   const [appearance, setAppearance] = useState(() => document.documentElement.dataset.appearance ?? 'paper');

@@ -1,18 +1,21 @@
 import './judgement.css';
-import type { Defect } from '../core/record/types';
+import type { Defect, EntryStatus } from '../core/record/types';
 import type { Dossier } from '../core/rulebook/dossier';
-import { isWorse, stateOf, countOutcomes, type Finding } from '../core/rulebook/finding';
+import { isWorse, countOutcomes, type Finding } from '../core/rulebook/finding';
 import { basisOf } from '../core/rulebook/references';
 import { ruleOf } from '../core/rulebook/rules';
 import { settling, statement } from '../core/words/findings';
-import { STATE_WORDS } from '../core/words/labels';
-import { count } from '../core/words/format';
+import { GRADE_WORDS, STATE_WORDS } from '../core/words/labels';
+import { count, day } from '../core/words/format';
 import { glyphOfFinding, glyphOfState } from '../ui/glyph-state';
 import { SealGlyph, toneOf } from '../ui/SealGlyph';
 
 interface Props {
   dossier: Dossier;
   findings: readonly Finding[];
+  status: EntryStatus;
+  /** Checks that only opening the entry would settle; empty where it is judged opened. */
+  opening?: readonly Finding[];
   /** Checks of the kind above the grade. */
   hidden: number;
   defects: readonly Defect[];
@@ -22,8 +25,9 @@ interface Props {
 }
 
 /** The live judgement: the whole in one mark, then a sentence with numbers per check, the worst first. */
-export function JudgementColumn({ dossier, findings, hidden, defects, selected, onSelect, onRaise }: Props) {
-  const state = stateOf(findings);
+export function JudgementColumn(props: Props) {
+  const { dossier, findings, status, opening = [], hidden, defects, selected, onSelect, onRaise } = props;
+  const { state } = status;
   const glyph = glyphOfState(state);
   const counts = countOutcomes(findings);
   const sorted = [...findings].sort((a, b) =>
@@ -45,6 +49,7 @@ export function JudgementColumn({ dossier, findings, hidden, defects, selected, 
               .join(', ') || 'all conform'}{' '}
             of {findings.length}
           </p>
+          <Standing status={status} round={dossier.round?.name ?? ''} timeZone={dossier.site.timeZone} />
         </div>
       </header>
       <ol>
@@ -60,6 +65,12 @@ export function JudgementColumn({ dossier, findings, hidden, defects, selected, 
           />
         ))}
       </ol>
+      {opening.length > 0 && (
+        <p className="quiet hidden-note">
+          Opening it would settle: {opening.map(({ check }) => `${check} ${ruleOf(check)?.title}`).join('; ')}
+          .
+        </p>
+      )}
       {hidden > 0 && (
         <p className="quiet hidden-note">
           {count(hidden, 'check')} can only be answered at a higher grade and {hidden === 1 ? 'is' : 'are'}{' '}
@@ -70,6 +81,26 @@ export function JudgementColumn({ dossier, findings, hidden, defects, selected, 
         Yendral advises; a competent, authorised person decides. Local codes come first.
       </p>
     </aside>
+  );
+}
+
+/** What stands beside a running round, and what holds the entry until it is proven. */
+function Standing({ status, round, timeZone }: { status: EntryStatus; round: string; timeZone: string }) {
+  const { sealed_state: sealed, sealed_grade: grade, sealed_at: at, running_round: runs, held } = status;
+  return (
+    <>
+      {runs !== null && sealed && grade && at && (
+        <p className="quiet">
+          Last sealed: {STATE_WORDS[sealed].toLowerCase()}, {GRADE_WORDS[grade].toLowerCase()},{' '}
+          {day(at, timeZone)}. In {round}, {status.running_answered} of {status.running_asked} answered.
+        </p>
+      )}
+      {held.map(({ id, check, severity, foundAt }) => (
+        <p key={id} className="tone-failed">
+          {check ?? `Observation of level ${severity}`} of {day(foundAt, timeZone)} is not proven.
+        </p>
+      ))}
+    </>
   );
 }
 

@@ -1,3 +1,4 @@
+import { NativeSelect, TextInput } from '@mantine/core';
 import type { Severity } from '../core/defects/severity';
 import { SEVERITY_WORDS } from '../core/words/labels';
 
@@ -8,27 +9,27 @@ interface Props {
   onLevel: (level: Severity) => void;
   reason: string;
   onReason: (reason: string) => void;
+  /** What is wrong with the reason; null while nothing is. */
+  problem: string | null;
 }
 
 /** The level of a defect; another one asks for a reason, which is kept. */
-export function LevelField({ standing, level, onLevel, reason, onReason }: Props) {
+export function LevelField({ standing, level, onLevel, reason, onReason, problem }: Props) {
   return (
     <>
-      <label className="field">
-        <span>Level</span>
-        <select value={level} onChange={(event) => onLevel(Number(event.target.value) as Severity)}>
-          {([4, 3, 2, 1] as const).map((n) => (
-            <option key={n} value={n}>
-              {n}: {SEVERITY_WORDS[n]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <NativeSelect
+        label="Level"
+        value={String(level)}
+        data={([4, 3, 2, 1] as const).map((n) => ({ value: String(n), label: `${n}: ${SEVERITY_WORDS[n]}` }))}
+        onChange={(event) => onLevel(Number(event.currentTarget.value) as Severity)}
+      />
       {level !== standing && (
-        <label className="field">
-          <span>Why the level is changed</span>
-          <input value={reason} onChange={(event) => onReason(event.target.value)} />
-        </label>
+        <TextInput
+          label="Why the level is changed"
+          value={reason}
+          error={problem}
+          onChange={(event) => onReason(event.currentTarget.value)}
+        />
       )}
     </>
   );

@@ -39,6 +39,7 @@ export function LogChart({
     const style = getComputedStyle(document.documentElement);
     const colour = (name: string) => style.getPropertyValue(name).trim();
     const [ink, action, brass] = [colour('--ink'), colour('--action'), colour('--brass')];
+    Chart.defaults.font.family = colour('--face-text');
     const xs = [...points, ...fitted].map(({ x }) => x);
     const from = Math.min(...xs);
     // A single reading still needs an axis.
@@ -83,7 +84,13 @@ export function LogChart({
         },
       },
     });
-    return () => chart.destroy();
+    let gone = false;
+    // Drawn again once the face has arrived.
+    void document.fonts.ready.then(() => (gone ? undefined : chart.update()));
+    return () => {
+      gone = true;
+      chart.destroy();
+    };
   }, [points, fitted, threshold, xTitle, xWords]);
   return (
     <div className="chart">

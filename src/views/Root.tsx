@@ -16,15 +16,22 @@ import '@mantine/core/styles/ScrollArea.css';
 import '@mantine/core/styles/ModalBase.css';
 import '@mantine/core/styles/Modal.css';
 import '@mantine/core/styles/Input.css';
-import { Button, MantineProvider } from '@mantine/core';
+import '@mantine/core/styles/InlineInput.css';
+import '@mantine/core/styles/Checkbox.css';
+import '@mantine/core/styles/Fieldset.css';
+import '@mantine/core/styles/Group.css';
+import '@mantine/core/styles/Alert.css';
+import { Button, MantineProvider, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
 import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
-import type { DeviceState } from '../offline/device';
+import type { DeviceState } from '../device/device';
 import '../ui/global.css';
 import { useKeys, type KeyBinding } from '../ui/keys';
 import { cssVariables, theme } from '../ui/theme';
 import { device, hush, startDevice, useDevice, useSaid } from './device';
 import { ErrorBoundary } from './ErrorBoundary';
 import { Head, type ViewName } from './Head';
+import { Notices } from './Notices';
 
 const Palette = lazy(() => import('./Palette'));
 const KeyList = lazy(() => import('./KeyList'));
@@ -67,7 +74,7 @@ export function Root({
         Skip to the content
       </a>
       <Head view={view} state={state} onFind={() => setPalette(true)} onKeys={() => setList(true)} />
-      <Refused state={state} />
+      <Notices state={state} />
       <ErrorBoundary>
         <Content state={state}>{children}</Content>
       </ErrorBoundary>
@@ -120,9 +127,15 @@ function Content({
 }
 
 function WhoAreYou({ people }: { people: readonly string[] }) {
-  const [name, setName] = useState('');
-  const [problem, setProblem] = useState('');
-  const signIn = (who: string) => device.signIn(who).catch((error: Error) => setProblem(error.message));
+  const form = useForm({
+    mode: 'controlled',
+    initialValues: { name: '' },
+    validate: {
+      name: (name) => (name.trim().length < 2 || name.length > 60 ? 'Type a name of 2 to 60 letters.' : null),
+    },
+  });
+  const signIn = (who: string) =>
+    device.signIn(who).catch((error: Error) => form.setFieldError('name', error.message));
   return (
     <main id="main" className="empty">
       <h1>Who are you?</h1>
@@ -132,41 +145,11 @@ function WhoAreYou({ people }: { people: readonly string[] }) {
           {person}
         </Button>
       ))}
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void signIn(name);
-        }}
-      >
-        <label className="field">
-          <span>Another name</span>
-          <input value={name} onChange={(event) => setName(event.target.value)} autoComplete="name" />
-        </label>
-        {problem && <p role="alert">{problem}</p>}
+      <form noValidate onSubmit={form.onSubmit(({ name }) => void signIn(name))}>
+        <TextInput label="Another name" autoComplete="name" mb="sm" {...form.getInputProps('name')} />
         <Button type="submit">Continue</Button>
       </form>
     </main>
-  );
-}
-
-/** Commands that the server did not take: kept, shown with the reason, dropped only by hand. */
-function Refused({ state }: { state: DeviceState }) {
-  const first = state.refused[0];
-  if (!first?.refusal) return null;
-  return (
-    <div className="notice" role="alert">
-      <b>
-        {state.refused.length} {state.refused.length === 1 ? 'record was' : 'records were'} not taken.
-      </b>{' '}
-      {first.command.kind} of {new Date(first.command.at).toLocaleString('en-GB')}: {first.refusal.message}{' '}
-      <Button size="compact-sm" variant="default" onClick={() => void device.drop(first.command.id)}>
-        Drop it
-      </Button>
-      <details>
-        <summary>What it held</summary>
-        <pre>{JSON.stringify(first.command.payload, null, 2)}</pre>
-      </details>
-    </div>
   );
 }
 

@@ -1,10 +1,12 @@
+import { fieldOf, useMeasure } from '../ui/measure';
+import { MeasureInput } from '../ui/MeasureInput';
 import './insulation.css';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { INSULATION_STAGES, type InsulationStage } from '../core/mineral/insulation';
 import type { Slice } from '../core/record/slice';
 import type { Cable, Id } from '../core/record/types';
-import { device, say } from './device';
+import { device } from './device';
 import { give } from './give';
 import { STAGE_WORDS } from './insulation-words';
 
@@ -30,15 +32,16 @@ export function StartTest({
     .by('instrument', 'site', cable.site)
     .filter(({ kind }) => kind === 'insulation-tester');
   const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : first);
-  const [degrees, setDegrees] = useState('');
+  const degrees = useMeasure('temperature');
+  const [problem, setProblem] = useState('');
   const [sealed, setSealed] = useState(false);
   const [tester, setTester] = useState('');
   const instrument = testers.find(({ id }) => id === tester) ?? testers[0] ?? null;
   const start = () => {
-    const plain = degrees.trim().replace(',', '.').replace('−', '-');
-    if (!/^-?\d+(\.\d+)?$/.test(plain))
-      return say('Type the temperature of the cable’s end in °C, for example 18.5.');
-    if (!instrument) return say('No insulation tester is on file. Add one under Dossier, Instruments.');
+    const temperatureC = degrees.need();
+    if (temperatureC === null) return;
+    if (!instrument)
+      return setProblem('No insulation tester is on file. Add one under Dossier, Instruments.');
     const payload = {
       id: device.id(),
       cable: cable.id,
@@ -46,7 +49,7 @@ export function StartTest({
       stage,
       drying,
       instrument: instrument.id,
-      temperatureC: Number(plain),
+      temperatureC,
       farEndSealed: sealed,
     };
     if (give('insulation.start', payload, 'The test is started; read its pairs.')) onDone();
@@ -73,15 +76,7 @@ export function StartTest({
             </select>
           </label>
         )}
-        <label className="field">
-          <span>Temperature of the cable’s end, °C</span>
-          <input
-            className="figures"
-            inputMode="decimal"
-            value={degrees}
-            onChange={(event) => setDegrees(event.target.value)}
-          />
-        </label>
+        <MeasureInput label="Temperature of the cable’s end" {...fieldOf(degrees)} />
         <label className="field">
           <span>Tester</span>
           <select value={instrument?.id ?? ''} onChange={(event) => setTester(event.target.value)}>
@@ -97,6 +92,11 @@ export function StartTest({
           far end is sealed
         </label>
       </div>
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
       <Button type="submit">Start</Button>
     </form>
   );

@@ -1,3 +1,7 @@
+import { fieldOf, useMeasure } from '../ui/measure';
+import { MeasureInput } from '../ui/MeasureInput';
+import { readQuantity } from '../core/quantity/quantity';
+import { quantityFault } from '../core/words/quantity';
 import './insulation.css';
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
@@ -19,7 +23,8 @@ export function TesterTray({
 }) {
   const line = useInstrument();
   const [typed, setTyped] = useState('');
-  const [truth, setTruth] = useState('650');
+  const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
+  const truth = useMeasure('insulation', 650);
   const tester = device.state().slice.get('instrument', test.instrument);
   const live = tester && sends(tester) ? tester : null;
   useEffect(() => {
@@ -40,14 +45,18 @@ export function TesterTray({
     keep(line.value, line.over);
   };
   const enter = () => {
+    // ">1000" is what a tester shows that can measure no more.
     const over = /^\s*>/.test(typed);
-    const plain = typed.replace('>', '').trim().replace(',', '.');
-    const kilo = /k\s*(Ω|ohm)?$/i.test(plain);
-    const value = Number.parseFloat(plain);
-    if (!/^\d+(\.\d+)?\s*(k|M)?\s*(Ω|ohm)?$/i.test(plain) || !(value > 0)) {
-      return say('Type megohms, for example 650, 0.35, 80k, or >1000 when the tester shows no more.');
+    const read = readQuantity(typed.replace('>', ''), 'insulation');
+    if ('fault' in read || read.value === 0) {
+      const said =
+        'fault' in read && read.fault !== 'empty'
+          ? quantityFault(read.fault, 'insulation')
+          : 'Type megohms, for example 650, 1.2 GΩ, 80 kΩ, or >1000 when the tester shows no more.';
+      return setProblem({ text: typed, said });
     }
-    keep(kilo ? value / 1000 : value, over);
+    setProblem(null);
+    keep(read.value, over);
   };
   return (
     <form
@@ -57,16 +66,13 @@ export function TesterTray({
         enter();
       }}
     >
-      <label className="field">
-        <span>{pair}, MΩ</span>
-        <input
-          className="figures"
-          inputMode="decimal"
-          autoComplete="off"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-        />
-      </label>
+      <MeasureInput
+        quantity="insulation"
+        label={pair}
+        value={typed}
+        error={problem?.text === typed ? problem.said : null}
+        onText={setTyped}
+      />
       <Button type="submit" variant="default">
         Enter
       </Button>
@@ -78,18 +84,10 @@ export function TesterTray({
               : '– –'}
             {line?.stable && ' at rest'}
           </output>
-          <label className="field">
-            <span>The simulated leads are on, MΩ</span>
-            <input
-              className="figures"
-              inputMode="decimal"
-              value={truth}
-              onChange={(event) => setTruth(event.target.value)}
-            />
-          </label>
+          <MeasureInput label="The simulated leads are on" {...fieldOf(truth)} />
           <Button
             variant="default"
-            onClick={() => Number(truth) > 0 && hand.handle({ target: Number(truth) })}
+            onClick={() => truth.need() !== null && hand.handle({ target: truth.value })}
           >
             Test voltage on
           </Button>

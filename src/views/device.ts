@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { openEvents } from '../client/events';
-import { Device, type DeviceState } from '../offline/device';
-import { LiveInstrument } from '../offline/live-instrument';
+import { Device, type DeviceState } from '../device/device';
+import { LiveInstrument } from '../device/live-instrument';
 
 /** The device of this page. */
 export const device = new Device();
@@ -39,6 +39,8 @@ export function startDevice(): void {
   if (started) return;
   started = true;
   void device.start(parameter('site'), parameter('entry'));
+  device.onOtherPerson = ({ name }) =>
+    say(`${name} is signed in on this device now; what you record stands under that name.`);
   openEvents({
     instrument: (line) => instrument.hear(line),
     journal: ({ site }) => {
@@ -49,7 +51,50 @@ export function startDevice(): void {
     },
   });
   window.addEventListener('online', () => void device.refresh().then(() => device.flush()));
-  if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+  watchUpdate();
+}
+
+let waitingVersion: ServiceWorker | null = null;
+const updateListeners = new Set<() => void>();
+
+/** Registers the service worker, and notices when a new version of the program lies ready. */
+function watchUpdate(): void {
+  if (!('serviceWorker' in navigator)) return;
+  const ready = (worker: ServiceWorker | null) => {
+    // Without an older one there is nothing to update.
+    if (!worker || !navigator.serviceWorker.controller) return;
+    waitingVersion = worker;
+    for (const listener of updateListeners) listener();
+  };
+  void navigator.serviceWorker
+    .register('/sw.js')
+    .then((registration) => {
+      ready(registration.waiting);
+      registration.addEventListener('updatefound', () => {
+        const { installing } = registration;
+        installing?.addEventListener('statechange', () => {
+          if (installing.state === 'installed') ready(installing);
+        });
+      });
+    })
+    .catch(() => undefined);
+}
+
+/** Whether a new version of the program waits for the person to agree. */
+export const useUpdate = (): boolean =>
+  useSyncExternalStore(
+    (listener) => {
+      updateListeners.add(listener);
+      return () => updateListeners.delete(listener);
+    },
+    () => waitingVersion !== null,
+  );
+
+/** Sends what waits, then goes over to the new version. */
+export async function takeUpdate(): Promise<void> {
+  await device.flush();
+  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true });
+  waitingVersion?.postMessage({ type: 'SKIP_WAITING' });
 }
 
 interface Said {

@@ -1,6 +1,6 @@
-import { isRefusal, type CommandKind, type Payloads } from '../core/record/commands';
+import { isRefusal, type CommandKind, type Payloads, type Refusal } from '../core/record/commands';
 import type { Id } from '../core/record/types';
-import { device, say } from './device';
+import { device, hush, say } from './device';
 
 /**
  * Gives a command and says so, with an undo.
@@ -9,14 +9,32 @@ import { device, say } from './device';
  * @returns the command's id, or null when it was refused (the reason has been said)
  */
 export function give<K extends CommandKind>(kind: K, payload: Payloads[K], done = '', site?: Id): Id | null {
+  const given = tryGive(kind, payload, done, site);
+  if (typeof given === 'string') return given;
+  say(given.message);
+  return null;
+}
+
+/**
+ * The same for a form, which tells the reason at its field.
+ *
+ * @returns the command's id, or why it was refused
+ */
+export function tryGive<K extends CommandKind>(
+  kind: K,
+  payload: Payloads[K],
+  done = '',
+  site?: Id,
+): Id | Refusal {
   try {
     const id = device.give(kind, payload, site);
+    // What was said before has been answered by this.
+    if (done === '') hush();
     if (done) say(done, { title: 'Undo', run: () => void give('undo', { command: id }, 'Undone.') });
     return id;
   } catch (error) {
     if (!isRefusal(error)) throw error;
-    say(error.message);
-    return null;
+    return error;
   }
 }
 

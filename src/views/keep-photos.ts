@@ -1,3 +1,4 @@
+import { isRefusal } from '../core/record/commands';
 import type { Id } from '../core/record/types';
 import { device, say } from './device';
 
@@ -14,7 +15,14 @@ export async function keepPhotos(input: HTMLInputElement): Promise<Id[]> {
       say(`${file.name} is no JPEG or PNG picture. Choose another file.`);
     } else if (file.size > PHOTO_BYTES) {
       say(`${file.name} is over 12 MB. Take it at a lower resolution.`);
-    } else kept.push(await device.keepPhoto(file));
+    } else {
+      try {
+        kept.push(await device.keepPhoto(file));
+      } catch (error) {
+        if (!isRefusal(error)) throw error;
+        say(error.message);
+      }
+    }
   }
   return kept;
 }

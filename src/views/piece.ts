@@ -21,7 +21,7 @@ export function nominalOf(dossier: Dossier, place: string): number {
     case 'over-cores':
       return core * (count === 1 ? 1 : count < 4 ? 2.1 : count < 6 ? 2.5 : 3);
     case 'armour':
-      return KINDS[entry.kind].armour === 'gripped' && cable
+      return KINDS[entry.kind].armour === 'gripped' && cable?.outerMm != null && cable.sheathMm !== null
         ? cable.outerMm - 2 * cable.sheathMm
         : (cable?.armour?.sizeMm ?? 1.2);
     case 'armour-length':
@@ -33,7 +33,7 @@ export function nominalOf(dossier: Dossier, place: string): number {
     case 'back-nut-gap':
       return Math.max(gapScale(dossier)?.nut.gapMm ?? 4, 0.1);
     case 'thread-engagement':
-      return Math.max(enclosure.wallMm - 1, 1);
+      return Math.max((enclosure.wallMm ?? 5) - 1, 1);
     case 'thread-pitch':
       return threadOf(size?.thread ?? '')?.pitchMm ?? 1.5;
     case 'thread-major':

@@ -1,11 +1,10 @@
 import type { Place } from '../core/record/kinds';
 import type { Id, Instrument, Round, Unit } from '../core/record/types';
-import { parseLength } from '../core/quantity/length';
-import { parseResistance } from '../core/quantity/resistance';
+import { QUANTITIES, readQuantity, type QuantityId } from '../core/quantity/quantity';
 import type { InstrumentLine } from '../core/instrument/line';
 import { sends } from '../core/instrument/simulator';
 import { day } from '../core/words/format';
-import { LENGTH_FAULT_WORDS } from '../core/words/labels';
+import { quantityFault } from '../core/words/quantity';
 import { device, instrument as hand, say } from './device';
 import { give } from './give';
 
@@ -17,39 +16,25 @@ export interface Target {
   instrument: Instrument;
 }
 
-/** Keeps what was typed as a reading; says what is wrong with it otherwise. True when it was kept. */
-export function takeTyped({ entry, round, place, instrument }: Target, typed: string): boolean {
-  const value = valueOf(place, typed);
-  if (typeof value === 'string') {
-    say(value);
-    return false;
-  }
-  return put({ entry, round, place, instrument }, value, typed.trim(), 'typed');
-}
-
-/** What is typed at a place, by its unit. */
-export const TYPED_UNIT: Record<Unit, string> = {
-  mm: 'mm or in',
-  ohm: 'Ω or mΩ',
+/** What each unit of a reading measures. */
+export const QUANTITY_OF: Record<Unit, QuantityId> = {
+  mm: 'length',
+  ohm: 'bond',
   turns: 'turns',
-  Nm: 'N·m',
-  degC: '°C',
-  megohm: 'MΩ',
+  Nm: 'torque',
+  degC: 'temperature',
+  megohm: 'insulation',
 };
 
-function valueOf(place: Place, typed: string): number | string {
-  if (place.unit === 'ohm') {
-    const ohms = parseResistance(typed);
-    return ohms ?? 'That is no resistance. Type for example 0.012 or 12 mΩ.';
-  }
-  if (place.unit !== 'mm') {
-    const plain = typed.trim().replace(',', '.');
-    return /^\d+(\.\d+)?$/.test(plain)
-      ? Number(plain)
-      : `That is no number of ${TYPED_UNIT[place.unit]}. Type for example ${place.unit === 'turns' ? '0.85' : '34.5'}.`;
-  }
-  const read = parseLength(typed);
-  return 'mm' in read ? read.mm : LENGTH_FAULT_WORDS[read.fault]!;
+/** Unit in which a plain number of a place is typed and in which it is shown. */
+export const unitShown = (unit: Unit): string => QUANTITIES[QUANTITY_OF[unit]].unit;
+
+/** Keeps what was typed as a reading; otherwise gives what is wrong with it, for its field. Null when it was kept. */
+export function takeTyped({ entry, round, place, instrument }: Target, typed: string): string | null {
+  const quantity = QUANTITY_OF[place.unit];
+  const read = readQuantity(typed, quantity);
+  if ('fault' in read) return quantityFault(read.fault, quantity);
+  return put({ entry, round, place, instrument }, read.value, read.typed, 'typed') ? null : '';
 }
 
 /** Readings of one place lie this far apart. */

@@ -138,7 +138,7 @@ function commands(app: ReturnType<typeof openApp>): void {
     const rounds = batch === 1 ? 300 : 20;
     const made = Array.from({ length: rounds }, () => Array.from({ length: batch }, command));
     let start = performance.now();
-    for (const some of made) acceptCommands(app, some, 'bench');
+    for (const some of made) acceptCommands(app, some, { id: 'bench', name: 'bench' });
     const ours = performance.now() - start;
     start = performance.now();
     for (const some of made) {

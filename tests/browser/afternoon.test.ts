@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { expect, it } from 'vitest';
-import { clickText, openAs, openPage, waitForText } from './harness';
+import { clickText, openAs, openPage, retype, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -11,8 +11,8 @@ const demo = withDemo();
 /** One long sitting over many pages, as the responsible person spends it. */
 it('seals, assigns, proves, imports, and starts a new round, from page to page', async () => {
   const { page, errors } = await openPage(demo.browser);
-  page.on('dialog', (dialog) => void dialog.accept());
-  await openAs(page, demo.served, 'R. Tarn', '/bench/?entry=mb-jb-201-a&site=marrowick');
+  page.on('dialog', (dialog) => void (dialog.type() !== 'beforeunload' && dialog.accept()));
+  await openAs(page, demo.served, 'R. Tarn', '/bench/?entry=pg-jb-201-a&site=proving-ground');
   await page.waitForSelector('.bench');
 
   await page.focus('#main');
@@ -30,19 +30,18 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await clickText(page, '.detail button', 'Mark as done');
   await waitForText(page, '.line', 'Done, not proven');
   await clickText(page, '.detail button', 'Proven');
-  await waitForText(page, '.toast', 're-inspection');
+  await waitForText(page, '.detail [role="alert"]', 're-inspection');
   await (await page.$('.detail select'))!.select('2');
   await clickText(page, '.detail button', 'Keep changes');
-  await waitForText(page, '.toast', 'Say why');
-  const reason = (await page.$$('.detail label.field input')).pop()!;
-  await reason.type('isolated at the breaker');
+  await waitForText(page, '.detail', 'Say why the level is changed');
+  await retype(page, 'Why the level is changed', 'isolated at the breaker');
   await clickText(page, '.detail button', 'Keep changes');
   await waitForText(page, '.toast', 'The defect is changed');
   await clickText(page, '.toast button', 'Undo');
   await waitForText(page, '.toast', 'Undone');
 
   // A defect of the earlier round whose check conforms in the newer one.
-  await page.goto(`${demo.served.address}/defects/?site=marrowick`);
+  await page.goto(`${demo.served.address}/defects/?site=proving-ground`);
   await page.waitForSelector('.ledger');
   await clickText(page, '.line', 'JB-201, entry A');
   await clickText(page, '.detail button', 'Proven');
@@ -50,7 +49,7 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await waitForText(page, '.line', 'Proven');
 
   const site = (await (
-    await fetch(`${demo.served.address}/api/sites/marrowick/export/site.json`)
+    await fetch(`${demo.served.address}/api/sites/proving-ground/export/site.json`)
   ).json()) as {
     certificate: Record<string, unknown>[];
   };
@@ -63,7 +62,7 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
       certificate: { ...certificate, number: 'FRN 26.0002' },
     }),
   );
-  await page.goto(`${demo.served.address}/dossier/?site=marrowick&table=files`);
+  await page.goto(`${demo.served.address}/dossier/?site=proving-ground&table=files`);
   await page.waitForSelector('.import select');
   await page.select('.import select', 'certificate');
   const input = (await page.$('.import input[type="file"]')) as ElementHandle<HTMLInputElement>;
@@ -81,14 +80,14 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await waitForText(page, '[role="status"]', 'Everything sent');
 
   // Many pages later the server still answers: a page that was left holds no stream open.
-  for (const path of ['/site/?site=oxgate', '/defects/?site=marrowick', '/site/?site=marrowick']) {
+  for (const path of ['/site/?site=oxgate', '/defects/?site=proving-ground', '/site/?site=proving-ground']) {
     await page.goto(demo.served.address + path);
     await page.waitForSelector('#main');
   }
-  await page.goto(`${demo.served.address}/bench/?entry=mb-jb-201-a&site=marrowick`);
+  await page.goto(`${demo.served.address}/bench/?entry=pg-jb-201-a&site=proving-ground`);
   await waitForText(page, '.judgement', 'nothing has been measured');
-  await page.goto(`${demo.served.address}/dossier/?site=marrowick&table=round&record=mb-round-14`);
-  await waitForText(page, '.record-history', 'round.add');
+  await page.goto(`${demo.served.address}/dossier/?site=proving-ground&table=round&record=pg-round-14`);
+  await waitForText(page, '.record-history', 'added');
   expect(await page.$('.notice')).toBeNull();
   expect(errors).toEqual([]);
   await page.close();

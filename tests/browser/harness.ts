@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 
 const FLAGS = [
   '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
@@ -18,13 +18,18 @@ export interface Served {
   stop: () => Promise<void>;
 }
 
-/** Starts the built application on demo data; `port` 0 takes any free one, `now` sets its clock. */
+/**
+ * Starts the built application on demo data; `port` 0 takes any free one, `now` sets its clock, `seeded` is a
+ * folder whose database is copied instead of seeding anew.
+ */
 export async function serveDemo({
   port = 0,
   data,
   now,
-}: { port?: number; data?: string; now?: string } = {}): Promise<Served> {
+  seeded,
+}: { port?: number; data?: string; now?: string; seeded?: string } = {}): Promise<Served> {
   const folder = data ?? mkdtempSync(join(tmpdir(), 'yendral-browser-'));
+  if (seeded) cpSync(seeded, folder, { recursive: true });
   const child = spawn(process.execPath, ['dist/cli/demo.mjs'], {
     env: { ...process.env, PORT: String(port), YENDRAL_DATA: folder, YENDRAL_NOW: now ?? '' },
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -83,6 +88,8 @@ export async function openPage(browser: Browser): Promise<{ page: Page; errors: 
   const page = await context.newPage();
   page.setDefaultTimeout(60_000);
   const errors: string[] = [];
+  // A page in which something is typed asks before it is left.
+  page.on('dialog', (dialog) => void (dialog.type() === 'beforeunload' && dialog.accept()));
   page.on('pageerror', (error) => errors.push(String(error)));
   page.on('console', (message) => {
     // A request that fails while the server is away is part of the work.
@@ -112,6 +119,26 @@ export async function clickText(page: Page, selector: string, text: string): Pro
     text,
   );
   await (handle as unknown as { click: () => Promise<void> }).click();
+}
+
+/** The field whose label holds some words. */
+export async function labelled(page: Page, words: string): Promise<ElementHandle<HTMLInputElement>> {
+  const handle = await page.waitForFunction(
+    (w) =>
+      [...document.querySelectorAll<HTMLInputElement>('input, select, textarea')].find((field) =>
+        field.labels?.[0]?.textContent?.includes(w),
+      ),
+    {},
+    words,
+  );
+  return handle as unknown as ElementHandle<HTMLInputElement>;
+}
+
+/** Types anew what stands in the field of a label. */
+export async function retype(page: Page, words: string, text: string): Promise<void> {
+  const field = await labelled(page, words);
+  await field.click({ count: 3 });
+  await field.type(text);
 }
 
 /** Waits until the page's text holds something. */

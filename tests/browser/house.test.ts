@@ -1,3 +1,4 @@
+import { fill, makeRecord } from './form';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 
@@ -23,7 +24,7 @@ const VIEWS: [path: string, ready: string][] = [
   ['/certificates/?site=marrowick&tab=find&entry=mb-jb-201-a', '.candidate'],
   ['/certificates/?site=marrowick&tab=schedule', '.finder'],
   ['/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
-  ['/mineral/?site=marrowick&tab=link', '.verdict'],
+  ['/mineral/?site=marrowick&tab=link', '.link-columns'],
   ['/mineral/?site=marrowick&tab=marks', '.mineral-drawing'],
   ['/mineral/?site=marrowick&cable=mb-cable-mi-11&tab=ends', '.both-ends'],
   ['/makeoff/?site=marrowick&entry=mb-ax-34-m', '.ir-grid'],
@@ -74,74 +75,37 @@ describe('the dossier', () => {
   it('a site with an area, an enclosure, a cable, a certificate and an entry is made by hand, changed and undone', async () => {
     const { page, errors } = await openPage(demo.browser);
     await openAs(page, demo.served, 'R. Tarn', '/dossier/?new=site');
-    const fill = async (title: string, text: string) => {
-      const input = await page.waitForFunction(
-        // "Smallest cable#2" is the second field of that name.
-        (t, nth) =>
-          [...document.querySelectorAll<HTMLElement>('.record-form label.field')]
-            .filter((l) => l.querySelector('span')?.textContent?.startsWith(t))
-            [nth]?.querySelector<HTMLElement>('input, select'),
-        {},
-        title.split('#')[0]!,
-        Number(title.split('#')[1] ?? 1) - 1,
-      );
-      const handle = input as unknown as {
-        click: (o: object) => Promise<void>;
-        type: (t: string) => Promise<void>;
-        evaluate: (f: (e: HTMLElement) => string) => Promise<string>;
-        select: (v: string) => Promise<void>;
-      };
-      if ((await handle.evaluate((e) => e.tagName)) === 'SELECT') {
-        const value = await page.evaluate(
-          (e, t) => [...(e as unknown as HTMLSelectElement).options].find((o) => o.text.startsWith(t))!.value,
-          handle as never,
-          text,
-        );
-        await handle.select(value);
-        return;
-      }
-      await handle.click({ count: 3 });
-      await handle.type(text);
-    };
-    const make = async (tab: string, one: string, fields: Record<string, string>) => {
-      await clickText(page, '.dossier nav button', tab);
-      await clickText(page, 'button', `New ${one}`);
-      for (const [title, text] of Object.entries(fields)) await fill(title, text);
-      await clickText(page, '.record-form button', 'Save');
-      await page.waitForSelector('.records');
-    };
-    await fill('Name', 'Trial Works');
-    await clickText(page, '.record-form button', 'Save');
+    await fill(page, 'name', 'Trial Works');
+    await clickText(page, '.form-foot button', 'Save');
     await waitForText(page, '.head select', 'Trial Works');
-    await make('Areas', 'area', { Name: 'Hall', Zone: '1', Group: 'IIB' });
-    await make('Certificates', 'certificate', {
-      Number: 'FRN 26.0001', Maker: 'Fernholt', Title: 'Trial gland', 'Assembly sheet': 'FS 1', Size: 'S2', 'Smallest cable': '12', 'Largest cable': '18.3', 'Smallest cable#2': '7.6', 'Largest cable#2': '13.1', From: '0.8', To: '1.25',
+    await makeRecord(page, 'Areas', 'area', { name: 'Hall', zone: '1', group: 'IIB', 'ambientC.0': '-10', 'ambientC.1': '104 °F' }); // prettier-ignore
+    await makeRecord(page, 'Certificates', 'certificate', {
+      number: 'FRN 26.0001', maker: 'Fernholt', title: 'Trial gland', kind: 'double-seal', concepts: 'Ex db, eb', 'sheet.number': 'FS 1',
+      'sheet.sizes': null, 'sheet.sizes.0.size': 'S2', 'sheet.sizes.0.thread': 'M20x1.5', 'sheet.sizes.0.outer.rangeMm.0': '12', 'sheet.sizes.0.outer.rangeMm.1': '18.3',
     }); // prettier-ignore
-    await make('Instruments', 'instrument', { Tag: 'Caliper 1' });
-    await make('Cables', 'cable', {
-      Tag: 'T-1',
-      'Inner sheath': '7/16 in',
-      'Outer sheath thickness': '1,4',
-      'Overall diameter': '15.7',
+    await makeRecord(page, 'Instruments', 'instrument', {
+      tag: 'Caliper 1', kind: 'caliper', unit: 'mm', 'span.0': '0', 'span.1': '150', resolution: '0.01', expandedUncertainty: '0.03', coverageFactor: '2', calibratedUntil: '01012030',
+    }); // prettier-ignore
+    await makeRecord(page, 'Cables', 'cable', {
+      tag: 'T-1',
+      innerMm: '7/16 in',
+      sheathMm: '1,4',
+      outerMm: '15.7',
     });
-    await make('Enclosures', 'enclosure', {
-      Tag: 'TB-1',
-      'What it is': 'trial box',
-      Area: 'Hall',
-      'Protection as marked': 'eb',
+    await makeRecord(page, 'Enclosures', 'enclosure', {
+      tag: 'TB-1',
+      what: 'trial box',
+      area: 'Hall',
+      concepts: 'Ex e',
     });
-    await make('Entries', 'entry', {
-      Enclosure: 'TB-1',
-      Label: 'A',
-      Certificate: 'FRN',
-      'Size as marked': 'S2',
-      Cable: 'T-1',
-    });
+    await makeRecord(page, 'Entries', 'entry', {
+      enclosure: 'TB-1', label: 'A', kind: 'double-seal', certificate: 'FRN', size: 'S2', cable: 'T-1',
+    }); // prettier-ignore
     await waitForText(page, '.records', 'TB-1, entry A');
 
     await clickText(page, '.records button', 'TB-1, entry A');
-    await fill('Label', 'Z');
-    await clickText(page, '.record-form button', 'Save');
+    await fill(page, 'label', 'Z');
+    await clickText(page, '.form-foot button', 'Save');
     await waitForText(page, '.records', 'TB-1, entry Z');
     await clickText(page, '.toast button', 'Undo');
     await waitForText(page, '.records', 'TB-1, entry A');
@@ -163,9 +127,70 @@ describe('the dossier', () => {
     await clickText(page, 'a', 'Open on the bench');
     await clickText(page, 'button', 'Start a detailed round');
     await page.waitForSelector('.bench .drawing');
-    await waitForText(page, '.judgement', 'Outer seal takes 12.0 to 18.3 mm; nothing has been measured');
+    // What nobody recorded is told as that, and nothing of it is sound.
+    await waitForText(page, '.judgement', 'Not recorded: ');
+    await waitForText(page, '.judgement h2', 'Not');
     await waitForText(page, '[role="status"]', 'Everything sent');
     expect(await page.$('.notice')).toBeNull();
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('a copy is confirmed field by field, and what is typed is kept until it is left on purpose', async () => {
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'R. Tarn', '/dossier/?site=oxgate&table=enclosure');
+    await clickText(page, '.records button', '');
+    await page.waitForSelector('.record-form');
+    await clickText(page, '.table-head button', 'Copy');
+    await waitForText(page, '.form-foot', 'copied, not confirmed');
+    await fill(page, 'tag', 'OX-COPY');
+    await clickText(page, '.form-foot button', 'Save');
+    // Saving with a fact that nobody confirmed leads to that fact.
+    expect(await page.evaluate(() => document.activeElement?.closest('[data-proposed]') !== null)).toBe(true);
+    const left = async () => (await page.$$('[data-proposed]')).length;
+    const before = await left();
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      (n) => document.querySelectorAll('[data-proposed]').length === n - 1,
+      {},
+      before,
+    );
+    await clickText(page, '.dossier nav button', 'Areas');
+    await waitForText(page, '[role="dialog"]', 'Leave without saving?');
+    await clickText(page, '[role="dialog"] button', 'Stay');
+    await fill(page, 'what', 'copied box');
+    await fill(page, 'area', 'M');
+    await clickText(page, '.form-foot button', 'Leave the rest not recorded');
+    await clickText(page, '.form-foot button', 'Save');
+    await page.waitForSelector('.records');
+    await clickText(page, '.records button', 'OX-COPY');
+    await page.waitForSelector('.record-form');
+    const wall = await page.$eval('[data-path="wallMm"] input', (input) => (input as HTMLInputElement).value);
+    expect(wall).toBe('');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('errors stand at their field in words, and go when it is right', async () => {
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'R. Tarn', '/dossier/?site=oxgate&table=enclosure');
+    await page.waitForSelector('.records');
+    await clickText(page, 'button', 'New enclosure');
+    await fill(page, 'wallMm', 'thick');
+    await fill(page, 'concepts', 'Ex db IIC');
+    await clickText(page, '.form-foot button', 'Save');
+    await waitForText(page, '[data-path="wallMm"]', 'That is not a length');
+    await waitForText(page, '[data-path="concepts"]', '"IIC" is no kind of protection');
+    await waitForText(page, '[data-path="tag"]', 'Not filled in yet');
+    await fill(page, 'wallMm', '1/2 in');
+    await waitForText(page, '[data-path="wallMm"]', '= 12.7 mm');
+    await fill(page, 'concepts', 'Ex db');
+    await waitForText(page, '[data-path="concepts"]', '= db');
+    await page.waitForFunction(
+      () => !document.querySelector('[data-path="wallMm"].invalid, [data-path="concepts"].invalid'),
+    );
+    const tag = await page.evaluate(() => document.querySelector('[data-path="tag"]')!.textContent);
+    expect(tag).toContain('Not filled in yet');
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { clickText, openAs, openPage, serveDemo, waitForText } from './harness';
+import { clickText, labelled, openAs, openPage, serveDemo, waitForText } from './harness';
 import { answerStep, doStep, doUntil } from './steps';
 import { withDemo } from './with-demo';
 
@@ -29,7 +29,7 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     await clickText(page, '.candidate.fits footer button', 'Choose it');
     await clickText(page, '.candidate footer a', 'plan the make-off');
     await waitForText(page, '.plan-sheet', 'Gland into the wall: 30.0 to 40.0 N·m');
-    await waitForText(page, '.plan-sheet', 'Dessel Yard compound K4, pack of 40 ml');
+    await waitForText(page, '.plan-sheet', 'Dessel Yard compound, grey pack, pack of 43 ml');
     await clickText(page, 'button', 'Start the work');
     await page.waitForSelector('.step.open');
     await doUntil(page, 'Mix the compound');
@@ -40,7 +40,7 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     const degrees = (await page.$$('.pour-step .place-row .figures')).find(async (e) => (await e.evaluate((x) => x.tagName)) === 'INPUT')!; // prettier-ignore
     await degrees.type('2');
     await clickText(page, '.pour-step button', 'Mixed now');
-    await waitForText(page, '.toast', 'is not mixed below 5 °C');
+    await waitForText(page, '.toast', 'is not mixed below 6 °C');
     await degrees.click({ count: 3 });
     await degrees.type('21');
     await page.click('.pour-step input[type="checkbox"]');
@@ -67,10 +67,10 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     expect(second.errors).toEqual([]);
     await page.close();
 
-    // Five hours later, after a restart of the server.
+    // Eight hours later, after a restart of the server.
     const { data } = demo.served;
     await demo.served.stop();
-    const later = new Date(Date.now() + 5 * 3_600_000).toISOString();
+    const later = new Date(Date.now() + 8 * 3_600_000).toISOString();
     demo.served = await serveDemo({ data, now: later });
     const third = await openPage(demo.browser);
     ({ page } = third);
@@ -95,9 +95,9 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
         break;
       }
     }
-    await page.click('.toast button[aria-label="Close this message"]');
     await clickText(page, 'button', 'Seal as left');
     await waitForText(page, '[role="dialog"]', 'Every hold point is answered');
+    for (const seal of ['Outer seal', 'Inner seal']) await (await labelled(page, seal)).select('replaced');
     await clickText(page, '[role="dialog"] button', 'Seal the as-left record');
     await waitForText(page, '.toast', 'The as-left record is sealed');
     await page.goto(`${demo.served.address}/bench/?site=marrowick&entry=mb-ax-32-a`);

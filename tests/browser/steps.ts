@@ -7,7 +7,7 @@ const READ: Record<string, string[]> = {
   'Outer sheath': ['20.71', '20.68', '20.7'],
   'Metal sheath': ['8.21', '8.2', '8.22'],
   'Sheath proud in the pot': ['2.1'],
-  'Sheath as earth conductor': ['0.065'],
+  'Sheath as earth conductor': ['65'],
   'Over the cores': ['9.9', '9.92', '9.88'],
   Armour: ['1.25', '1.25', '1.24'],
   'Gland into the wall, torque': ['35'],

@@ -1,13 +1,18 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { clickText, openAs, openPage, waitForText } from './harness';
+import { clickText, openAs, openPage, retype, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
 
 const open = async (entry: string, tab = 'board') => {
   const opened = await openPage(demo.browser);
-  await openAs(opened.page, demo.served, 'A. Vell', `/transit/?site=marrowick&entry=${entry}&tab=${tab}`);
+  await openAs(
+    opened.page,
+    demo.served,
+    'A. Vell',
+    `/transit/?site=proving-ground&entry=${entry}&tab=${tab}`,
+  );
   return opened;
 };
 const block = (page: Page, words: string) =>
@@ -38,7 +43,7 @@ async function hover(page: Page, [x, y]: readonly [number, number], words: strin
 
 describe('the transit board', () => {
   it('says what is wrong with a block, and judges it anew as it is counted', async () => {
-    const { page, errors } = await open('mb-tr-1-b');
+    const { page, errors } = await open('pg-tr-1-b');
     await waitForText(page, '.judgement', 'the halves may differ by 1');
     await (await block(page, 'differ too much')).click();
     await waitForText(page, '.block-panel', 'in a block of');
@@ -47,7 +52,7 @@ describe('the transit board', () => {
     );
     await fill(page, '.side-form input', 0, 'many');
     await clickText(page, '.side-form button[type="submit"]', 'Keep it');
-    await waitForText(page, '.toast', 'Count the layers');
+    await waitForText(page, '.side-form', 'That is not a number');
     await fill(page, '.side-form input', 0, right[0]!);
     await fill(page, '.side-form input', 1, right[1]!);
     await clickText(page, '.side-form button[type="submit"]', 'Keep it');
@@ -55,25 +60,25 @@ describe('the transit board', () => {
     await fill(page, '.stack .recess input', 0, '19');
     await clickText(page, '.stack .recess button', 'Keep it');
     await waitForText(page, '.judgement', 'it travelled too far');
-    await page.click('.plate-button');
+    await page.$eval('.plate-button', (button) => (button as HTMLElement).click());
     await waitForText(page, '.judgement', 'has no stay plate');
     expect(errors).toEqual([]);
     await page.close();
   });
 
   it('a cable is dragged to another block, and by the keyboard', async () => {
-    const { page, errors } = await open('mb-tr-2-b');
+    const { page, errors } = await open('pg-tr-2-b');
     const centre = async (words: string) => {
       const { x, y, width, height } = await (await block(page, words)).boundingBox();
       return [x + width / 2, y + height / 2] as const;
     };
     await waitForText(page, '.drop-verdict', 'Drag a cable');
     const from = await centre('C-TR-2B-101');
-    const to = await centre('block 20 mm, spare');
+    const to = await centre('block 26 mm, spare');
     await page.mouse.move(...from);
     await page.mouse.down();
     await page.mouse.move(from[0] + 12, from[1] + 4, { steps: 4 });
-    await hover(page, to, 'is too thick for a block of 20 mm');
+    await hover(page, to, 'is too thick for a block of 26 mm');
     // Another cable of that size: the two change places.
     const other = await centre('C-TR-2B-102');
     await hover(page, other, 'In exchange');
@@ -100,8 +105,17 @@ describe('the transit board', () => {
   });
 
   it('both sides of bonded blocks, and the path of each armour by the meter', async () => {
-    const { page, errors } = await open('mb-tr-3-b');
-    await waitForText(page, '.judgement', '340.0 mΩ from armour to earth');
+    const { page, errors } = await open('pg-tr-3-b');
+    await waitForText(page, '.judgement', '340.0 mΩ ± 1.4 mΩ from armour to earth');
+    // The finding leads to the block that it speaks of, and that block is marked as failed.
+    await clickText(page, '[data-check="T-09"] button', '340.0 mΩ');
+    await page.waitForSelector('.face-block[aria-pressed="true"]');
+    await waitForText(page, '.block-panel', 'C-TR-3B-101');
+    const marked = await page.$eval('.face-block[aria-pressed="true"] [role="img"]', (e) => e.getAttribute('aria-label')); // prettier-ignore
+    expect(marked).toContain('C-TR-3B-101');
+    expect(
+      await page.$eval('.face-block[aria-pressed="true"]', (e) => e.textContent! + e.innerHTML),
+    ).toContain('a check fails on it');
     await clickText(page, '.side-switch button', 'Armour side');
     await (await block(page, 'C-TR-3B-101')).click();
     await waitForText(page, '[aria-label="Bonding"]', 'is predicted for the joint');
@@ -121,9 +135,8 @@ describe('the transit board', () => {
   });
 
   it('packs in a worker, better step by step, and says what cannot be had', async () => {
-    const { page, errors } = await open('mb-tr-1-a', 'plan');
-    await page.waitForSelector('.planner .short input');
-    await fill(page, '.planner .short input', 0, '90');
+    const { page, errors } = await open('pg-tr-1-a', 'plan');
+    await retype(page, 'Wanted spare share', '90');
     await clickText(page, 'button', 'Pack it');
     await waitForText(page, '.pack-steps', 'proven best');
     await waitForText(page, '[role="status"]', '90.0 % spare cannot be had');
@@ -131,8 +144,8 @@ describe('the transit board', () => {
     await clickText(page, 'button', 'Take this packing');
     await waitForText(page, '.stack', 'left');
     await waitForText(page, '.judgement', 'are not counted');
-    await page.goto(`${demo.served.address}/transit/?site=marrowick&entry=mb-tr-2-d&tab=plan`);
-    for (const size of ['20', '30', '40', '60']) await clickText(page, '.planner .check', size);
+    await page.goto(`${demo.served.address}/transit/?site=proving-ground&entry=pg-tr-2-d&tab=plan`);
+    for (const size of ['13', '26', '39', '52']) await clickText(page, '.planner .check', size);
     await clickText(page, 'button', 'Pack it');
     await waitForText(page, '[role="alert"]', 'No block takes');
     expect(errors).toEqual([]);
@@ -140,13 +153,19 @@ describe('the transit board', () => {
   });
 
   it('one more cable: the spares that take it, or where a hole can be cored', async () => {
-    const { page, errors } = await open('mb-tr-2-c', 'more');
+    const { page, errors } = await open('pg-tr-2-c', 'more');
+    const more = async () => {
+      await retype(page, 'Diameter of the new cable', '12');
+      await retype(page, 'It may be off by', '0.1');
+    };
+    await more();
     await waitForText(page, 'main table', 'the wedge');
     await waitForText(page, 'main table', 'gap');
-    await page.goto(`${demo.served.address}/transit/?site=marrowick&entry=mb-tr-4-a&tab=more`);
-    await waitForText(page, '[role="status"]', 'Punch 16.1 mm');
-    await page.goto(`${demo.served.address}/transit/?site=marrowick&entry=mb-tr-4-c`);
-    await waitForText(page, '.judgement', 'at most 40.0 % is allowed');
+    await page.goto(`${demo.served.address}/transit/?site=proving-ground&entry=pg-tr-4-a&tab=more`);
+    await more();
+    await waitForText(page, '[role="status"]', 'Punch 16.6 mm');
+    await page.goto(`${demo.served.address}/transit/?site=proving-ground&entry=pg-tr-4-c`);
+    await waitForText(page, '.judgement', 'at most 38.0 % is allowed');
     const dot = (await page.$$('.sealed-dot'))[0]!;
     const before = await dot.evaluate((e) => (e as HTMLElement).style.left);
     await dot.focus();

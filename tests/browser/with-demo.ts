@@ -1,5 +1,5 @@
 import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll } from 'vitest';
+import { afterAll, beforeAll, inject } from 'vitest';
 import { openBrowser, serveDemo, type Served } from './harness';
 
 /** The demo and a browser for the tests of one file; both are stopped after the last. */
@@ -13,7 +13,7 @@ export function withDemo(): Demo {
   const demo = {} as Demo;
   let close: (() => Promise<void>) | undefined;
   beforeAll(async () => {
-    demo.served = await serveDemo();
+    demo.served = await serveDemo({ seeded: inject('seeded') });
     ({ browser: demo.browser, close } = await openBrowser());
   });
   afterAll(async () => {

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { serveDemo, type Served } from './served';
 
 const folder = mkdtempSync(join(tmpdir(), 'yendral-cli-'));
@@ -10,7 +10,7 @@ let served: Served;
 let site: string;
 let exported: { rows: object[] };
 beforeAll(async () => {
-  served = await serveDemo();
+  served = await serveDemo({ seeded: inject('seeded') });
   // Everything is fetched before a tool runs: a tool holds this process up, and a connection that the server closes
   // meanwhile would be used again before anybody notices.
   site = await (await fetch(`${served.address}/api/sites/marrowick/export/site.json/`)).text();

@@ -12,12 +12,18 @@ export interface FakeServer {
   away: boolean;
   /** Commands arrive, their answers do not. */
   loseAnswers: boolean;
+  /** Answers break off after so many characters; null: they come whole. */
+  cutAt: number | null;
+  /** Kinds of commands on which the whole request fails. */
+  breaksOn: string | null;
   refusePhotos: boolean;
   photos: string[];
   person: { id: string; name: string } | null;
   app: App;
   /** Somebody else gives a command. */
   other: (kind: string, payload: object) => void;
+  /** The same database as it was: an older backup. */
+  goBack: (folder: string) => void;
   /** The same records in another database. */
   startAnew: (folder: string) => void;
   close: () => void;
@@ -29,7 +35,7 @@ function seeded(folder: string): App {
   const app = openApp(folder, 'src/store/migrations', clockFrom(undefined));
   const slice = recordsWith({ truth: { 'outer-sheath': [] } });
   const give = (kind: string, payload: object) =>
-    acceptCommands(app, [{ id: ulid(), kind, site: 's', at: now(), payload }], 'R. Tarn');
+    acceptCommands(app, [{ id: ulid(), kind, site: 's', at: now(), payload }], { id: 'r', name: 'R. Tarn' });
   const { lastSeal: _l, site: _s, ...own } = slice.get('site', 's')!;
   give('site.add', own);
   const records = [
@@ -42,7 +48,9 @@ function seeded(folder: string): App {
     ['round', 'r'],
   ] as const;
   for (const [table, id] of records) {
-    const { site: _site, ...record } = slice.get(table, id)!;
+    const { site: _site, ...whole } = slice.get(table, id)!;
+    // Since when an entry holds its cable is kept, not told.
+    const { cableSince: _since, ...record } = whole as typeof whole & { cableSince?: null };
     give(`${table}.add`, record);
   }
   return app;
@@ -54,21 +62,32 @@ export function demoApp(folder: string): FakeServer {
     app: seeded(folder),
     away: false,
     loseAnswers: false,
+    cutAt: null,
+    breaksOn: null,
     refusePhotos: false,
     photos: [],
     person: { id: 'p1', name: 'A. Vell' },
     other: (kind, payload) =>
-      void acceptCommands(server.app, [{ id: ulid(), kind, site: 's', at: now(), payload }], 'M. Okonjo'),
+      void acceptCommands(server.app, [{ id: ulid(), kind, site: 's', at: now(), payload }], {
+        id: 'o',
+        name: 'M. Okonjo',
+      }),
     startAnew: (other) => {
       closeApp(server.app);
       server.app = seeded(other);
+    },
+    goBack: (folder) => {
+      closeApp(server.app);
+      server.app = openApp(folder, 'src/store/migrations', clockFrom(undefined));
     },
     close: () => closeApp(server.app),
     fetch: async (input, init) => {
       if (server.away) throw new TypeError('Failed to fetch');
       const answer = route(server, new URL(String(input), 'http://x'), init ?? {});
       if (server.loseAnswers) throw new TypeError('Failed to fetch');
-      return answer;
+      if (server.cutAt === null) return answer;
+      const text = await answer.text();
+      return new Response(text.slice(0, server.cutAt), { status: answer.status });
     },
   };
   return server;
@@ -80,21 +99,33 @@ function route(server: FakeServer, { pathname, searchParams }: URL, init: Reques
   const { app } = server;
   const body = () => JSON.parse(String(init.body)) as { commands: unknown[]; name: string };
   if (pathname === '/api/session/' && init.method === 'POST') {
-    server.person = { id: 'p2', name: body().name };
+    server.person = { id: `p-${body().name.replace(/\W/g, '')}`, name: body().name };
     return json({ person: server.person });
   }
   if (pathname === '/api/session/')
     return json({ person: server.person, people: [], now: now(), testClock: false });
   if (pathname === '/api/sites/')
     return json(app.store.records.all('site').map(({ id, name }) => ({ id, name })));
+  if (pathname === '/api/commands/known/') {
+    const { ids } = JSON.parse(String(init.body)) as { ids: string[] };
+    return json({ known: app.store.journal.known(ids) });
+  }
   if (pathname === '/api/commands/') {
-    const answers = acceptCommands(app, body().commands, server.person!.name);
+    if (!server.person)
+      return json({ error: { code: 'who', message: 'Say who you are.', field: null } }, 401);
+    const given = body().commands as { kind: string }[];
+    if (server.breaksOn && given.some(({ kind }) => kind === server.breaksOn))
+      return json({ error: { code: 'fault', message: 'The server failed.', field: null } }, 500);
+    const answers = acceptCommands(app, body().commands, server.person);
     return json({ answers }, answers.every(({ status }) => status === 'refused') ? 422 : 200);
   }
   if (pathname.startsWith('/api/photos/')) return takePhoto(server, pathname.split('/')[3]!);
   const [, , , id, commands] = pathname.split('/');
   const site = app.store.records.get('site', id!)!;
-  if (commands === 'commands') return json(commandsAfter(app, site.id, Number(searchParams.get('after'))));
+  if (commands === 'commands')
+    return json(
+      commandsAfter(app, site.id, Number(searchParams.get('after')), searchParams.get('hash') ?? ''),
+    );
   return json(snapshotOf(app, site));
 }
 

@@ -19,6 +19,19 @@ export function severity(consequence: Severity, hazard: Hazard, areaLevel: Level
   return clamp(consequence + exposure(areaLevel), 1, 4) as Severity;
 }
 
+/**
+ * Level of a failed check: of two hazards the higher level counts.
+ *
+ * @param areaLevel level that the area counts with
+ */
+export function levelOf(
+  { consequence, hazard, shock }: { consequence: Severity; hazard: Hazard; shock: boolean },
+  areaLevel: Level,
+): Severity {
+  const level = severity(consequence, hazard, areaLevel);
+  return shock ? (Math.max(level, severity(consequence, 'shock', areaLevel)) as Severity) : level;
+}
+
 function exposure(level: Level | null): number {
   if (level === 'Ga' || level === 'Da') return 1;
   if (level === 'Gc' || level === 'Dc') return -1;

@@ -53,7 +53,7 @@ export function insulation({
       pair,
       megohm_20c: megohm20,
       judged_megohm: judgedMegohm,
-      megohm_km: megohmKm,
+      megohm_km: megohmKm!,
       verdict,
     })),
     action: insulationAction(

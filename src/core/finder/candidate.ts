@@ -1,11 +1,14 @@
+import { isSoft } from '../measuring/soft';
 import type { Certificate, Entry, GlandSize, Id, Range } from '../record/types';
 import { KINDS } from '../record/kinds';
 import type { Check } from '../rulebook/check';
+import { e01 } from '../rulebook/checks/e01-identified';
 import { e02 } from '../rulebook/checks/e02-level';
 import { e03 } from '../rulebook/checks/e03-group';
 import { e04 } from '../rulebook/checks/e04-temperature';
 import { e05 } from '../rulebook/checks/e05-ingress';
 import { e06 } from '../rulebook/checks/e06-protection';
+import { e08 } from '../rulebook/checks/e08-engagement';
 import { e11 } from '../rulebook/checks/e11-outer-seal';
 import { e12 } from '../rulebook/checks/e12-inner-seal';
 import { e13 } from '../rulebook/checks/e13-clamp';
@@ -62,7 +65,9 @@ export interface Candidate {
 /** Rules that ask only for certificate, enclosure and area: the same for every size of a certificate. */
 const OF_CERTIFICATE: readonly Check[] = [e02, e03, e05, e06, e15];
 /** Rules that ask for the size and the cable. */
-const OF_SIZE: readonly Check[] = [e04, e11, e12, e13, e16];
+const OF_SIZE: readonly Check[] = [e01, e04, e11, e12, e13, e16];
+/** The same where the gland goes straight into the hole: its thread has to engage. */
+const OF_SIZE_DIRECT: readonly Check[] = [...OF_SIZE, e08];
 /** Those of them that need no place. */
 const OF_CABLE: readonly Check[] = [e11, e12, e13, e16];
 /** Looks are asked for at the finished entry, not of a gland that is still in its bag. */
@@ -108,7 +113,8 @@ export class CandidateJudge {
       ? connectionOf(need.dossier.entry, need.dossier.enclosure, size.thread)
       : { how: 'direct' as const, adaptor: null, note: null };
     const said = need.placed ? [...this.#certificateSays(certificate, context)] : [];
-    says(need.placed ? OF_SIZE : OF_CABLE, context, said);
+    const direct = connection.how === 'direct' && !need.dossier.entry.adaptors?.length;
+    says(need.placed ? (direct ? OF_SIZE_DIRECT : OF_SIZE) : OF_CABLE, context, said);
     const against = failsOf(certificate, said, connection);
     const verdict = verdictOf(against, said);
     const dimensions: Dimension[] = [];
@@ -136,8 +142,9 @@ export class CandidateJudge {
 
   /** Whether the outer seal can take the cable at all: cheap, so that a whole schedule need not be judged in full. */
   mayTake({ outer }: GlandSize): boolean {
+    if (outer.rangeMm === null) return true;
     for (const group of this.need.groups.get('outer-sheath') ?? []) {
-      const { minMm, maxMm } = diameterOf(this.#base, group, this.need.cable.coldFlow);
+      const { minMm, maxMm } = diameterOf(this.#base, group, isSoft(this.need.cable));
       if (minMm < outer.rangeMm[0] - SLACK_MM || maxMm > outer.rangeMm[1] + SLACK_MM) return false;
     }
     return true;

@@ -2,6 +2,7 @@ import { threadOf, type Thread } from '../gland/thread-table';
 import { isNearMiss } from '../gland/threads';
 import { atMost } from '../quantity/compare';
 import type { Enclosure, Entry } from '../record/types';
+import { isFlameproof } from '../rulebook/compartment';
 import { CLEARANCE_MM } from '../rulebook/limits';
 
 /** How a gland gets into a hole. */
@@ -16,6 +17,7 @@ export interface Connection {
     | 'hole-small'
     | 'hole-wide'
     | 'hole-unknown'
+    | 'taper-in-clearance'
     | 'near-miss'
     | null;
 }
@@ -32,17 +34,17 @@ const fixed = (how: Connection['how'], note: Connection['note'] = null): Connect
  * @param thread designation of the gland's thread
  */
 export function connectionOf(
-  entry: Pick<Entry, 'hole' | 'adaptors'>,
+  entry: Pick<Entry, 'hole' | 'adaptors' | 'compartment'>,
   enclosure: Enclosure,
-  thread: string,
+  thread: string | null,
 ): Connection {
-  const gland = threadOf(thread);
+  const gland = thread === null ? null : threadOf(thread);
   if (!gland) return fixed('impossible', 'hole-unknown');
-  const flameproof = enclosure.concepts.some((concept) => concept[0] === 'd');
+  const flameproof = isFlameproof({ enclosure, entry });
   const fitted = entry.adaptors ?? [];
   if (fitted.length > 0) return throughAdaptors(threadOf(fitted[0]!.female), gland, flameproof);
   if (entry.hole.form === 'clearance') return throughHole(entry.hole.diameterMm, gland, flameproof);
-  const hole = threadOf(entry.hole.thread);
+  const hole = entry.hole.thread === null ? null : threadOf(entry.hole.thread);
   if (!hole) return fixed('impossible', 'hole-unknown');
   if (hole.designation === gland.designation) return fixed('direct');
   return withAdaptor(hole, gland);
@@ -56,6 +58,8 @@ function throughAdaptors(female: Thread | null, gland: Thread, flameproof: boole
 
 function throughHole(diameterMm: number | null, gland: Thread, flameproof: boolean): Connection {
   if (flameproof) return fixed('impossible', 'clearance-on-flameproof');
+  // A taper thread wedges in a thread, never in a plain hole.
+  if (gland.smallEndMm !== null) return fixed('impossible', 'taper-in-clearance');
   if (diameterMm === null) return fixed('impossible', 'hole-unknown');
   if (!atMost(gland.nominalMm, diameterMm)) return fixed('impossible', 'hole-small');
   return atMost(diameterMm - gland.nominalMm, CLEARANCE_MM)

@@ -75,10 +75,10 @@ describe('the gland finder', () => {
   );
 
   it('chooses the ring face by the armour, and a barrier gland where the path asks for one', () => {
-    expect(of(ranked(), 'FRN 23.0442', 'S3')).toMatchObject({ ringFace: 'W', verdict: 'fits' });
+    expect(of(ranked(), 'FRN 23.0442', 'S3')).toMatchObject({ ringFace: 'wire', verdict: 'fits' });
     const braid = { type: 'braid', sizeMm: 0.4, material: 'copper', areaMm2: 8 } as const;
     const list = ranked({ cable: { armour: braid }, truth: { armour: [0.4, 0.41, 0.39] } });
-    expect(of(list, 'FRN 23.0442', 'S3')).toMatchObject({ ringFace: 'X', verdict: 'fits' });
+    expect(of(list, 'FRN 23.0442', 'S3')).toMatchObject({ ringFace: 'braid', verdict: 'fits' });
     const barrier = ranked({ enclosure: { demandsBarrier: true } })[0]!;
     expect([barrier.certificate.number, barrier.verdict]).toEqual(['FRN 23.0721', 'fits']);
   });
@@ -212,7 +212,7 @@ describe('a whole schedule', () => {
     ]);
     const list = partsList(found.map(({ best }, i) => ({ cable: needs[i]!.need.cable, best })));
     expect(list.map(({ part, count }) => `${count} ${part}`)).toEqual([
-      '1 Dessel Yard compound K4, pack of 40 ml',
+      '1 Dessel Yard compound, grey pack, pack of 43 ml',
       '1 earth tag M25x1.5',
       '1 FRN 23.0721 barrier gland, S3 (M25x1.5)',
       '1 sealing washer M25x1.5',

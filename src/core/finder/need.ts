@@ -31,6 +31,8 @@ const recordAsInstrument = (site: Id, toleranceMm: number): Instrument => ({
   repeatabilitySoft: 0,
   calibratedUntil: '9999-12-31',
   calibration: '',
+  calibrations: [],
+  pooledPlaces: null,
   simulated: false,
 });
 
@@ -85,19 +87,21 @@ export function needOf(dossier: Dossier, cable: Cable, measured: boolean, placed
   const groups = new Map<string, readonly ReadingGroup[]>();
   const sources: Record<string, Source> = {};
   const armourMm = cable.armour?.sizeMm ?? 0;
-  const fromRecord: [place: string, mm: number, toleranceMm: number][] = [
-    ['outer-sheath', metalSheathMm(cable), cable.toleranceMm],
-    ['inner-sheath', cable.innerMm, cable.toleranceMm],
+  // A record without a tolerance says nothing exactly enough to be held against a range.
+  const toleranceMm = cable.toleranceMm;
+  const fromRecord: [place: string, mm: number | null, toleranceMm: number | null][] = [
+    ['outer-sheath', metalSheathMm(cable), toleranceMm],
+    ['inner-sheath', cable.innerMm, toleranceMm],
     ['over-cores', bundleMm(cable.cores), 0],
     ['armour', armourOver(cable, armourMm), 0],
   ];
-  for (const [place, mm, toleranceMm] of fromRecord) {
+  for (const [place, mm, tolerance] of fromRecord) {
     const read = measured ? (dossier.groups.get(place) ?? []).filter(({ fault }) => !fault) : [];
     if (read.length > 0) {
       groups.set(place, read);
       sources[place] = 'measured';
-    } else if (mm > 0) {
-      groups.set(place, [groupFromRecord(cable, place, mm, toleranceMm)]);
+    } else if (mm !== null && mm > 0 && tolerance !== null) {
+      groups.set(place, [groupFromRecord(cable, place, mm, tolerance)]);
       sources[place] = 'record';
     }
   }
@@ -105,7 +109,8 @@ export function needOf(dossier: Dossier, cable: Cable, measured: boolean, placed
 }
 
 /** Corrugated and interlocked armour is gripped over its ridges; wires, braid and tape by their thickness. */
-function armourOver({ armour, innerMm }: Cable, sizeMm: number): number {
+function armourOver({ armour, innerMm }: Cable, sizeMm: number): number | null {
   const gripped = armour?.type === 'corrugated' || armour?.type === 'interlocked';
-  return gripped ? innerMm + 2 * sizeMm : sizeMm;
+  if (!gripped) return sizeMm;
+  return innerMm === null ? null : innerMm + 2 * sizeMm;
 }

@@ -52,7 +52,7 @@ describe('a size series on one scale', () => {
     const titles = (kind: Parameters<typeof dossierWith>[0]) =>
       seriesOf(dossierWith(kind).certificate!.sheet).map(({ title }) => title);
     expect(titles({})).toEqual(['Outer seal', 'Inner seal', 'Clamp, wire', 'Clamp, braid']);
-    expect(titles({ kind: 'gland-reversible-ring' })).toContain('Clamp, braid, ring X');
+    expect(titles({ kind: 'gland-reversible-ring' })).toContain('Clamp, braid, ring braid');
     expect(titles({ kind: 'gland-barrier' })).toContain('Over the cores');
     expect(titles({ kind: 'gland-plain' })).toEqual(['Outer seal', 'Inner seal']);
   });

@@ -33,13 +33,13 @@ export function seriesOf({ sizes, transit }: AssemblySheet): SeriesPart[] {
     'outer-sheath',
     'Outer seal',
     null,
-    sizes.map(({ size, outer }) => ({ size, rangeMm: outer.rangeMm })),
+    sizes.flatMap(({ size, outer }) => (outer.rangeMm ? { size, rangeMm: outer.rangeMm } : [])),
   );
   add(
     'inner-sheath',
     'Inner seal',
     null,
-    sizes.flatMap(({ size, inner }) => (inner ? { size, rangeMm: inner.rangeMm } : [])),
+    sizes.flatMap(({ size, inner }) => (inner?.rangeMm ? { size, rangeMm: inner.rangeMm } : [])),
   );
   const faces = new Map<string, { armour: string; ranges: SeriesRange[] }>();
   for (const { size, clamp } of sizes) {

@@ -41,6 +41,7 @@ describe('a proposal between threads', () => {
       fallFactor: 2,
       sheathMm2: null,
       sheathC: null,
+      earthLimitOhm: null,
       link: null,
     };
     expect(needsOf(recordsWith({ cable: { mineral } }), 's')).toEqual([]);

@@ -5,6 +5,23 @@ export type ConceptAnswer =
   | { suits: 'enclosure-certificate' }
   | { suits: 'none-asked' };
 
+/** Kinds of protection as they are marked; what stands in square brackets is for circuits outside. */
+export const CONCEPTS = [
+  'd', 'da', 'db', 'dc', 'e', 'eb', 'ec', 'i', 'ia', 'ib', 'ic', 'm', 'ma', 'mb', 'mc', 'n', 'nA', 'nC', 'nL', 'nR',
+  'o', 'ob', 'p', 'px', 'py', 'pz', 'pD', 'q', 'qb', 's', 't', 'ta', 'tb', 'tc', 'tD', 'tD A20', 'tD A21', 'tD A22',
+  '[ia]', '[ib]', '[ic]',
+] as const; // prettier-ignore
+
+/** Whether a mark counts for the box itself. */
+export const isOwnConcept = (concept: string): boolean => concept[0] !== '[';
+
+/** Whether a mark speaks about dust (t, and p, i or m where they are used for it) or about gas. */
+export const speaksOf = (concept: string, dust: boolean): boolean => {
+  const letter = concept[0]!;
+  if (letter === 't' || concept === 'pD') return dust;
+  return !dust || letter === 'p' || letter === 'i' || letter === 'm';
+};
+
 /** Folds a marked suffix onto its letter: db → d, eb and ec → e, nA → n, ta → t; nR stays itself. */
 export function foldConcept(concept: string): string {
   if (concept === 'nR') return 'nR';
@@ -49,4 +66,40 @@ export function conceptSuits(
     if (key === 'nR' && folded === 'n' && sealing) return { suits: true, concept };
   }
   return { suits: false, allowed };
+}
+
+/** Marks as people read them off a plate, without the letters that no concept has. */
+const PLATE = /^(ex|eex)$/i;
+
+/**
+ * Kinds of protection out of what people type: "Ex d", "d/e", "db eb", "Ex db eb IIC" names the group too, which is
+ * no concept and is named as what was not understood.
+ *
+ * @returns the marks in the order in which they were typed, each once, or the first word that is none
+ */
+export function readConcepts(text: string): { concepts: string[] } | { unknown: string } {
+  // "tD A21" is one mark of two words.
+  const joined = text.replace(/\b(tD)[\s,;/+-]*(A2[012])\b/gi, (_, __, a: string) => `tD_${a.toUpperCase()}`);
+  const concepts: string[] = [];
+  for (const word of joined.split(/[\s,;/+&]+/)) {
+    // "Exd" and "EExd" are written in one on old plates.
+    const bare = word.replace('_', ' ').replace(/^E?Ex(?=[\w[])/i, '');
+    if (bare === '' || PLATE.test(bare)) continue;
+    const found = conceptOf(bare);
+    if (found === null) return { unknown: word.replace('_', ' ') };
+    for (const one of found) if (!concepts.includes(one)) concepts.push(one);
+  }
+  return { concepts };
+}
+
+const KNOWN: ReadonlyMap<string, string> = new Map(
+  CONCEPTS.map((concept) => [concept.toLowerCase(), concept]),
+);
+
+/** One mark, or several letters in one as old plates have them: "de" is d and e. */
+function conceptOf(word: string): string[] | null {
+  if ((CONCEPTS as readonly string[]).includes(word)) return [word];
+  const folded = KNOWN.get(word.toLowerCase());
+  if (folded !== undefined) return [folded];
+  return /^[deq]{2,3}$/.test(word) ? [...word] : null;
 }

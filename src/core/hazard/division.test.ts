@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
-  groupOfDivision, levelOfDivision, levelsForDivision, listedForDivision, sealFillPct, sealReason, sealThicknessMm,
+  groupOfDivision, isKnownDivision, levelOfDivision, levelsForDivision, listedForDivision, sealFillPct, sealReason, sealThicknessMm,
   type SealFacts,
 } from './division'; // prettier-ignore
 
@@ -17,8 +17,16 @@ describe('classes and divisions', () => {
     expect((['A', 'B', 'C', 'D', 'E', 'F', 'G'] as const).map((group) => groupOfDivision(area('I', 1, group)))).toEqual([
       'IIC', 'hydrogen', 'IIB', 'IIA', 'IIIC', 'IIIB', 'IIIB',
     ]); // prettier-ignore
-    expect(levelsForDivision(area('I', 1, 'C'))).toEqual(['Ga', 'Gb']);
+    expect(levelsForDivision(area('I', 1, 'C'))).toEqual(['Ga']);
     expect(levelsForDivision(area('II', 2, 'G'))).toEqual(['Da', 'Db', 'Dc']);
+  });
+
+  it('metal dust has no Division 2, and groups belong to their class', () => {
+    expect(isKnownDivision(area('II', 2, 'E'))).toBe(false);
+    expect(levelOfDivision(area('II', 2, 'E'))).toBe('Db');
+    expect(isKnownDivision(area('II', 1, 'E'))).toBe(true);
+    expect(isKnownDivision(area('I', 1, 'G'))).toBe(false);
+    expect(isKnownDivision(area('II', 2, 'A'))).toBe(false);
   });
 
   it('a listing for Division 1 serves Division 2, not the reverse, and no other class', () => {

@@ -20,6 +20,13 @@ export interface ListedDivision {
   groups: DivisionGroup[];
 }
 
+/** Whether class and group belong together, and the division exists: group E has no Division 2 (NEC 500). */
+export function isKnownDivision(area: AreaDivision): boolean {
+  const dust = area.group === 'E' || area.group === 'F' || area.group === 'G';
+  if (dust !== (area.class === 'II')) return false;
+  return !(area.group === 'E' && area.division === 2);
+}
+
 const LEVEL: Record<'I' | 'II', Record<1 | 2, Level>> = {
   I: { 1: 'Gb', 2: 'Gc' },
   II: { 1: 'Db', 2: 'Dc' },
@@ -29,16 +36,17 @@ const GROUP: Record<DivisionGroup, AreaGroup> = {
   A: 'IIC', B: 'hydrogen', C: 'IIB', D: 'IIA', E: 'IIIC', F: 'IIIB', G: 'IIIB',
 }; // prettier-ignore
 
-/** Level of the zone scheme that a class and division ask for. */
-export const levelOfDivision = (area: AreaDivision): Level => LEVEL[area.class][area.division];
+/** Level of the zone scheme that a class and division come near to; serves severity only. Metal dust is always Division 1. */
+export const levelOfDivision = ({ class: of, division, group }: AreaDivision): Level =>
+  LEVEL[of][group === 'E' ? 1 : division];
 
 /** Group of the zone scheme that a group letter asks for. */
 export const groupOfDivision = (area: AreaDivision): AreaGroup => GROUP[area.group];
 
-/** Levels of the zone scheme that suit a class and division: the one asked for and the stricter ones. */
+/** Zone markings that a class and division accept: zone 0 (20) in Division 1, all of them in Division 2. */
 export function levelsForDivision(area: AreaDivision): readonly Level[] {
   const dust = area.class === 'II';
-  if (area.division === 1) return dust ? ['Da', 'Db'] : ['Ga', 'Gb'];
+  if (area.division === 1) return dust ? ['Da'] : ['Ga'];
   return dust ? ['Da', 'Db', 'Dc'] : ['Ga', 'Gb', 'Gc'];
 }
 

@@ -1,4 +1,4 @@
-import { faultOf } from '../record/apply-inspection';
+import { faultOf } from '../record/calibration';
 import type { Instrument } from '../record/types';
 import { THREADS } from '../gland/thread-table';
 import type { InstrumentLine } from './line';

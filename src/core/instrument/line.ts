@@ -1,4 +1,4 @@
-import type { Unit } from '../record/types';
+import type { ReadingFault, Unit } from '../record/types';
 
 /** One line of the instrument stream; the same for every simulated instrument. */
 export interface InstrumentLine {
@@ -10,7 +10,7 @@ export interface InstrumentLine {
   /** Whether it has come to rest and may be taken as a reading. */
   stable: boolean;
   /** Why it refuses, or null. */
-  fault: 'past-calibration' | 'outside-span' | null;
+  fault: ReadingFault | null;
   /** It shows more than it can measure: the value is a lower bound. */
   over: boolean;
   /** Turn of a caliper's jaws round the cable, degrees; null for the others. */

@@ -41,7 +41,10 @@ describe('cut marks', () => {
   });
   it('say what is missing, and measure from the inner cut where the tail is not known', () => {
     const none = cutMarks(dossierWith({ entry: { tailMm: null } }));
-    expect([none.from, none.missing, none.marks[1]!.atMm]).toEqual(['inner-cut', ['tail'], 22]);
+    expect([none.from, none.missing, none.marks[0]!.atMm]).toEqual(['inner-cut', ['tail'], 22]);
+    expect(none.marks.every(({ atMm }) => atMm > 0)).toBe(true);
+    expect(cutMarks(dossierWith({ kind: 'mi-pot', entry: { tailMm: null } })).marks).toEqual([]);
+    expect(cutMarks(dossierWith({ size: { innerProudMm: null } })).missing).toEqual(['inner-proud']);
     expect(cutMarks(dossierWith({ size: { sealDepthMm: null } })).missing).toEqual(['seal-depth']);
     expect(cutMarks(dossierWith({ size: { armourLengthMm: null } })).missing).toEqual(['armour-length']);
     expect(cutMarks(dossierWith({ entry: { size: null } })).missing).toEqual(['size']);
@@ -221,6 +224,7 @@ describe('the clocks of a site', () => {
       fallFactor: 2,
       sheathMm2: null,
       sheathC: null,
+      earthLimitOhm: null,
       link: null,
     };
     const slice = recordsWith({ cable: { mineral: limits } });

@@ -20,7 +20,7 @@ export interface CutMarks {
   /** Where the cable ends, mm: the conductors' ends lie at 0, or before the inner cut by an unknown tail. */
   tailMm: number | null;
   /** What record or sheet do not say, so that marks are missing. */
-  missing: ('tail' | 'seal-depth' | 'armour-length' | 'size' | 'pot')[];
+  missing: ('tail' | 'seal-depth' | 'inner-proud' | 'armour-length' | 'size' | 'pot')[];
 }
 
 /** Length that a cut may lie off where the sheet gives no range, mm. */
@@ -40,9 +40,12 @@ export function cutMarks(dossier: Dossier): CutMarks {
   const from = tailMm === null ? 'inner-cut' : 'conductor-ends';
   const missing: CutMarks['missing'] = tailMm === null ? ['tail'] : [];
   const origin = tailMm ?? 0;
-  const marks: Mark[] = [around('inner-sheath', 'Cut the inner sheath', origin)];
+  // Without the tail the cut of the inner sheath is where everything is measured from, and no figure of its own.
+  const marks: Mark[] = tailMm === null ? [] : [around('inner-sheath', 'Cut the inner sheath', origin)];
   if (!size) return { from, marks, tailMm, missing: [...missing, 'size'] };
   if (size.sealDepthMm === null) return { from, marks, tailMm, missing: [...missing, 'seal-depth'] };
+  if (kind.inner !== 'none' && size.inner !== null && size.innerProudMm === null)
+    return { from, marks, tailMm, missing: [...missing, 'inner-proud'] };
   const next = origin + size.sealDepthMm + (size.innerProudMm ?? 0);
   if (kind.armour === 'none') {
     marks.push(around('outer-sheath', 'Cut the outer sheath', next));
@@ -66,7 +69,7 @@ export function cutMarks(dossier: Dossier): CutMarks {
 function mineralMarks({ entry, size, cable }: Dossier): CutMarks {
   const { tailMm } = entry;
   const from = 'square-cut';
-  if (tailMm === null) return { from, marks: [around('strip', 'Strip', 0)], tailMm, missing: ['tail'] };
+  if (tailMm === null) return { from, marks: [], tailMm, missing: ['tail'] };
   if (!size?.mineral) {
     const missing: CutMarks['missing'] = [size ? 'pot' : 'size'];
     return { from, marks: [around('strip', 'Strip', tailMm)], tailMm, missing };

@@ -2,13 +2,15 @@ import type { Cable, InsulationTest, Mineral, PairReading } from '../record/type
 import {
   fellTooFar,
   insulationAction,
+  isOutside,
+  missingPairs,
   judgeInsulation,
   pairsOf,
   type InsulationAction,
   type InsulationStage,
   type JudgedInsulation,
 } from './insulation';
-import { crossingOf, fitTrend, type Crossing, type TimedReading, type Trend } from './trend';
+import { crossingOf, fitTrend, isSignificant, type Crossing, type TimedReading, type Trend } from './trend';
 
 /** Least resistance that counts at a stage, MΩ: that of a new end until it is in service. */
 export const thresholdAt = (mineral: Mineral, stage: InsulationStage): number =>
@@ -17,7 +19,10 @@ export const thresholdAt = (mineral: Mineral, stage: InsulationStage): number =>
 /** The newest reading of each pair of a test. */
 export function newestByPair(readings: readonly PairReading[]): Map<string, PairReading> {
   const newest = new Map<string, PairReading>();
-  for (const reading of readings) newest.set(reading.pair, reading);
+  for (const reading of readings) {
+    const before = newest.get(reading.pair);
+    if (!before || before.at <= reading.at) newest.set(reading.pair, reading);
+  }
   return newest;
 }
 
@@ -53,7 +58,7 @@ export function stateOfTest(cable: Cable, test: InsulationTest, nowMs: number): 
     const { temperatureC, farEndSealed } = test;
     judged.set(pair, judgeInsulation({ pair, megohm, saturated, temperatureC, farEndSealed, ageMin }, thresholdMegohm, cable.lengthM)); // prettier-ignore
   }
-  const missing = pairs.filter((pair) => !judged.has(pair));
+  const missing = missingPairs(mineral.conductors, mineral.screened, judged);
   const verdicts = [...judged.values()].map(({ verdict }) => verdict);
   const action =
     missing.length > 0 ? null : insulationAction(test.stage, verdicts, oldestMin, mineral.windowMin);
@@ -67,10 +72,21 @@ export interface Fall {
   afterMegohm: number;
 }
 
+const whenRead = new WeakMap<InsulationTest, { cable: Cable; state: TestState }>();
+
+/** A test as it stood when it was read: age counts for nothing. Several checks ask for the same. */
+export function stateWhenRead(cable: Cable, test: InsulationTest): TestState {
+  const known = whenRead.get(test);
+  if (known?.cable === cable) return known.state;
+  const state = stateOfTest(cable, test, 0);
+  whenRead.set(test, { cable, state });
+  return state;
+}
+
 /** Pairs that fell by more than the cable's factor between two tests, both normalised to 20 °C. */
 export function fallsBetween(cable: Cable, before: InsulationTest, after: InsulationTest): Fall[] {
-  const was = stateOfTest(cable, before, 0).judged;
-  const is = stateOfTest(cable, after, 0).judged;
+  const was = stateWhenRead(cable, before).judged;
+  const is = stateWhenRead(cable, after).judged;
   const newest = newestByPair(after.readings);
   const falls: Fall[] = [];
   for (const [pair, { megohm20 }] of is) {
@@ -89,19 +105,22 @@ export interface History {
   /** Time in ms since 1970; MΩ at 20 °C; the pair that it is of. */
   points: (TimedReading & { pair: string; test: string })[];
   trend: Trend | null;
-  /** When the trend crosses the threshold in service; null when it does not fall. */
+  /** When the trend crosses the threshold in service; null when no fall stands out of the scatter, or it lies too far ahead. */
   crossing: Crossing | null;
 }
 
 /** Fewest tests that a forecast is made of. */
 const FORECAST_TESTS = 4;
 
-/** Insulation of a cable over the years; drying-out and tests with an open far end do not count. */
+/** How far ahead a forecast reaches, in times that were observed. */
+const AHEAD = 2;
+
+/** Insulation of a cable over the years; drying-out and tests that the far end or the temperature make invalid do not count. */
 export function historyOf(cable: Cable, tests: readonly InsulationTest[]): History {
   const points: History['points'] = [];
   for (const test of [...tests].sort((a, b) => (a.at < b.at ? -1 : 1))) {
-    if (test.drying || !test.farEndSealed) continue;
-    const { judged } = stateOfTest(cable, test, 0);
+    if (test.drying || !test.farEndSealed || isOutside(test.temperatureC)) continue;
+    const { judged } = stateWhenRead(cable, test);
     let worst: JudgedInsulation | null = null;
     for (const one of judged.values()) if (!worst || one.megohm20 < worst.megohm20) worst = one;
     if (worst)
@@ -109,10 +128,10 @@ export function historyOf(cable: Cable, tests: readonly InsulationTest[]): Histo
   }
   const trend = points.length >= FORECAST_TESTS ? fitTrend(points) : null;
   const newest = points[points.length - 1];
-  const falls = trend !== null && trend.slope < 0 && newest !== undefined;
-  return {
-    points,
-    trend,
-    crossing: falls ? crossingOf(trend, cable.mineral!.serviceMegohm, newest.t) : null,
-  };
+  const falls = trend !== null && trend.slope < 0 && isSignificant(trend);
+  const crossing = falls ? crossingOf(trend, cable.mineral!.serviceMegohm, newest!.t) : null;
+  const observed = newest ? newest.t - points[0]!.t : 0;
+  // Further ahead than twice the time that was observed a straight line says nothing.
+  const near = crossing !== null && crossing.t - newest!.t <= AHEAD * observed;
+  return { points, trend, crossing: near ? crossing : null };
 }

@@ -23,7 +23,7 @@ export interface JudgedInsulation {
   /** What the verdict rests on: the stricter of measured and normalised. */
   judgedMegohm: number;
   /** Normalised to 20 °C and length, MΩ·km. */
-  megohmKm: number;
+  megohmKm: number | null;
   verdict: InsulationVerdict;
 }
 
@@ -40,16 +40,20 @@ const SHORT_SHARE = 1 / 100;
 export const at20C = (megohm: number, temperatureC: number): number =>
   megohm * 2 ** ((temperatureC - REFERENCE_C) / HALVES_PER_K);
 
+/** Whether the end of the cable is too cold or too hot for a test to say anything. */
+export const isOutside = (temperatureC: number): boolean =>
+  below(temperatureC, COLDEST_C) || below(HOTTEST_C, temperatureC);
+
 /** One reading judged against a threshold, MΩ; temperature may make it stricter, never kinder. */
 export function judgeInsulation(
   reading: InsulationReading,
   thresholdMegohm: number,
-  lengthM: number,
+  lengthM: number | null,
 ): JudgedInsulation {
   const { pair, megohm, saturated, temperatureC, farEndSealed } = reading;
   const megohm20 = at20C(megohm, temperatureC);
   const judgedMegohm = Math.min(megohm, megohm20);
-  const outside = below(temperatureC, COLDEST_C) || below(HOTTEST_C, temperatureC);
+  const outside = isOutside(temperatureC);
   const enough = atMost(thresholdMegohm, judgedMegohm);
   const invalid = !farEndSealed || outside || (saturated && !enough);
   const verdict = invalid
@@ -59,7 +63,13 @@ export function judgeInsulation(
       : atMost(thresholdMegohm * SHORT_SHARE, judgedMegohm)
         ? 'damp'
         : 'short';
-  return { pair, megohm20, judgedMegohm, megohmKm: (megohm20 * lengthM) / 1000, verdict };
+  return {
+    pair,
+    megohm20,
+    judgedMegohm,
+    megohmKm: lengthM === null ? null : (megohm20 * lengthM) / 1000,
+    verdict,
+  };
 }
 
 /**
@@ -88,6 +98,26 @@ export function pairsOf(conductors: readonly string[], screened: boolean): strin
   for (const a of conductors) pairs.push(`${a}-sheath`);
   if (screened) pairs.push('screen-sheath');
   return pairs;
+}
+
+/** What stands for a conductor against all the others joined to the sheath. */
+const REST = 'rest';
+
+/** One test per conductor, each against all the others joined to the sheath: they stand for every pair. */
+export const restPairsOf = (conductors: readonly string[], screened: boolean): string[] =>
+  [...conductors, ...(screened ? ['screen'] : [])].map((name) => `${name}-${REST}`);
+
+/** Pairs that are still missing: of every pair, or of one test per conductor, whichever lacks less. */
+export function missingPairs(
+  conductors: readonly string[],
+  screened: boolean,
+  read: { has(pair: string): boolean },
+): string[] {
+  const each = restPairsOf(conductors, screened).filter((pair) => !read.has(pair));
+  if (each.length === 0) return [];
+  const every = pairsOf(conductors, screened).filter((pair) => !read.has(pair));
+  const begun = each.length < restPairsOf(conductors, screened).length;
+  return begun && each.length < every.length ? each : every;
 }
 
 /** Whether insulation fell by more than a factor between two tests of a pair: a finding even above the threshold. */

@@ -20,6 +20,7 @@ const LIMITS = {
   fallFactor: 2,
   sheathMm2: null,
   sheathC: null,
+  earthLimitOhm: null,
   link: null,
 };
 const slice = recordsWith({ cable: { mineral: { ...LIMITS, conductors: ['L', 'N'] } } });

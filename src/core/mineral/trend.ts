@@ -50,6 +50,17 @@ export function fitTrend(readings: readonly TimedReading[]): Trend | null {
   return { intercept, slope, n, scatter: n > 2 ? Math.sqrt(squares / (n - 2)) : 0, meanT, sumT };
 }
 
+/** 97.5 % points of Student's t by degrees of freedom, 1 to 10 (any table of the distribution); above, the normal one. */
+const STUDENT = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228];
+const NORMAL = 1.96;
+
+/** Whether a trend's slope differs from zero by more than its 95 % error; three points at least. */
+export function isSignificant({ n, slope, scatter, sumT }: Trend): boolean {
+  if (n < 3) return false;
+  const error = (STUDENT[n - 3] ?? NORMAL) * (scatter / Math.sqrt(sumT));
+  return Math.abs(slope) > error;
+}
+
 /** Readings of a drying-out that its trend is fitted through: the last five; a fall before them is usual. */
 export const DRYING_READINGS = 5;
 

@@ -1,5 +1,5 @@
-import { severity } from '../defects/severity';
-import { levelAsked } from '../rulebook/classified';
+import { levelOf, severity } from '../defects/severity';
+import { levelHere } from '../rulebook/classified';
 import { currentRound, dossierOf } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
 import { basisOf } from '../rulebook/references';
@@ -7,6 +7,7 @@ import { statement } from '../words/findings';
 import { addDays, dayIn } from './calendar';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
+import { merged } from './merged';
 import type { Defect, Site } from './types';
 
 type Raise = Payloads['defect.raise'];
@@ -52,7 +53,7 @@ function factsOf(draft: Draft, payload: Raise): Pick<Defect, 'statement' | 'basi
   const dossier = dossierOf(draft, payload.entry, draft.need('round', payload.round, 'round'));
   if (!dossier)
     throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
-  const level = levelAsked(dossier.site, dossier.area);
+  const level = levelHere(dossier.site, dossier.area, dossier.otherArea);
   if (payload.observation) {
     const { statement: said, consequence, hazard } = payload.observation;
     const basis = 'Observation beside the rule book';
@@ -72,7 +73,7 @@ function factsOf(draft: Draft, payload: Raise): Pick<Defect, 'statement' | 'basi
     statement: statement(finding),
     basis: basisOf(finding.check, dossier),
     hazard: finding.hazard,
-    computed: severity(finding.consequence, finding.hazard, level),
+    computed: levelOf(finding, level),
   };
 }
 
@@ -85,17 +86,17 @@ export const NEXT_STATES: Record<Defect['state'], readonly Defect['state'][]> = 
 };
 
 /** Owner, state, action, level (with a reason) and due day of a defect. */
-export function applyDefectEdit(draft: Draft, { id, set }: Payloads['defect.edit']): void {
+export function applyDefectEdit(draft: Draft, { id, set, was }: Payloads['defect.edit']): void {
   const before = draft.need('defect', id, 'id');
-  const after: Defect = { ...before, ...set };
-  if (set.severity !== undefined && set.severity !== before.severity) {
+  const after = merged(draft, 'defect', before, set as Partial<Defect>, was as Partial<Defect> | undefined);
+  if (set.severity !== undefined && set.severity !== before.severity && after.severity !== before.severity) {
     if (!set.severityReason?.trim()) {
       throw new Refusal('invalid', 'set.severityReason', 'Say why the level is changed; the reason is kept.');
     }
     const site = draft.need('site', draft.command.site, 'site');
     after.due = set.due ?? dueOf(site, set.severity, before.foundAt);
   }
-  if (set.state !== undefined && set.state !== before.state) needStep(draft, before, after);
+  if (set.state !== undefined && after.state !== before.state) needStep(draft, before, after);
   draft.put('defect', after);
 }
 

@@ -1,5 +1,6 @@
-import { dossierOf } from '../rulebook/dossier';
-import { judge, statusOf } from '../rulebook/judge';
+import { currentRound, dossierOf } from '../rulebook/dossier';
+import { assessDossier } from '../rulebook/assess';
+import { faultOf } from './calibration';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { lookOf, placeOf } from './kinds';
@@ -8,7 +9,7 @@ import { DIAMETERS } from './kinds/places';
 import { canonicalHash } from './seal';
 import type { Slice } from './slice';
 import type { LookQuestion } from './kinds';
-import type { Entry, Id, Instrument, Reading } from './types';
+import type { Entry, Id } from './types';
 
 export function applyTake(draft: Draft, payload: Payloads['reading.take']): void {
   draft.needFree('reading', payload.id);
@@ -29,7 +30,7 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
   }
   const { at, site } = draft.command;
   const fault = faultOf(instrument, payload.value, at);
-  if (fault === 'past-calibration' && payload.source === 'instrument') {
+  if ((fault === 'past-calibration' || fault === 'found-out') && payload.source === 'instrument') {
     throw new Refusal(
       'invalid',
       'instrument',
@@ -37,14 +38,6 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
     );
   }
   draft.put('reading', { ...payload, site, by: draft.person, at, fault, struck: null });
-}
-
-/** Why a value cannot count as a measurement; a fault of the measurement, not of the cable. */
-export function faultOf(instrument: Instrument, value: number, at: string): Reading['fault'] {
-  // The calibration date itself still counts: valid to the end of that day, UTC.
-  if (at.slice(0, 10) > instrument.calibratedUntil.slice(0, 10)) return 'past-calibration';
-  const [least, most] = instrument.span;
-  return value < least || value > most ? 'outside-span' : null;
 }
 
 export function applyStrike(draft: Draft, { id, reason }: Payloads['reading.strike']): void {
@@ -91,14 +84,14 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
   if (!dossier)
     throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
   const { at } = draft.command;
-  const findings = judge(dossier, round.grade, at);
+  const { findings, status } = assessDossier(draft, dossier, at, round.grade);
   const sealed = {
     ...payload,
     site: site.id,
     grade: round.grade,
     by: draft.person,
     at,
-    state: statusOf(dossier, findings, round.grade).state,
+    state: status.state,
     findings,
     references: site.references,
     previous: site.lastSeal,
@@ -127,6 +120,27 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
 /** Whether an entry's inspection in a round is sealed. */
 export const isSealed = (slice: Slice, entry: Id, round: Id): boolean =>
   slice.by('inspection', 'entry', entry).some((inspection) => inspection.round === round);
+
+/** Refuses to change what a sealed inspection rests on: the newest round of the entry has to be open. */
+export function needUnsealedRound(draft: Draft, entry: Id): void {
+  const round = currentRound(draft, entry, draft.command.site);
+  if (round && isSealed(draft, entry, round.id)) {
+    throw new Refusal(
+      'sealed',
+      'entry',
+      'The inspection of this entry is sealed. Start a new round to record more.',
+    );
+  }
+}
+
+/** Whether every end of a cable that belongs to a round is sealed there, at least one of them. */
+export function isSealedAtAllEnds(draft: Draft, cable: Id): boolean {
+  const ends = draft.by('entry', 'cable', cable).flatMap(({ id }) => {
+    const round = currentRound(draft, id, draft.command.site);
+    return round ? [isSealed(draft, id, round.id)] : [];
+  });
+  return ends.length > 0 && ends.every(Boolean);
+}
 
 /** The round, if the entry belongs to it and nothing is sealed or closed. */
 export function needOpen(draft: Draft, entry: Id, roundId: Id) {

@@ -1,4 +1,5 @@
-import { Refusal, type Payloads } from './commands';
+import { needOwnName, needReferences } from './apply-dossier';
+import { isRefusal, Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { isSealed } from './apply-inspection';
 import { nounOf, usersOf } from './references';
@@ -18,12 +19,25 @@ export function applyUndo(draft: Draft, payload: Payloads['undo']): void {
   for (const { table, id, before, rev } of change.records) {
     needUntouched(draft, table, id, rev);
     if (before === null) needUnused(draft, table, id, own);
-    needUnsealed(draft, draft.get(table, id));
+    needUnsealed(draft, table, draft.get(table, id));
   }
   for (const { table, id, before } of change.records) {
     draft.restore(table, id, before as Tables[TableName] | null);
   }
+  for (const { table, id, before } of change.records)
+    if (before) needWhole(draft, table, id, before as object);
   draft.put('change', { ...change, undone: draft.command.id });
+}
+
+/** What is restored has to find what it points at, and its name has to be free. */
+function needWhole(draft: Draft, table: TableName, id: Id, record: object): void {
+  try {
+    needReferences(draft, table, record, '');
+    needOwnName(draft, table, record, id, '');
+  } catch (error) {
+    if (!isRefusal(error)) throw error;
+    throw new Refusal('depends', 'command', `This cannot be undone any more. ${error.message}`);
+  }
 }
 
 function needUntouched(draft: Draft, table: TableName, id: Id, rev: Id | null): void {
@@ -41,9 +55,29 @@ function needUnused(draft: Draft, table: TableName, id: Id, own: ReadonlySet<Id>
     throw new Refusal('depends', 'command', `This ${nounOf(table)} is used by ${users}. Undo those first.`);
 }
 
-function needUnsealed(draft: Draft, record: Tables[TableName] | null): void {
-  if (!record || !('round' in record) || !('entry' in record)) return;
+/** Tables of a cable's tests and a transit's packing: they belong to no round, and a seal rests on them all the same. */
+const BY_CABLE: ReadonlySet<TableName> = new Set(['insulation', 'continuity']);
+
+function needUnsealed(draft: Draft, table: TableName, record: Tables[TableName] | null): void {
+  if (!record) return;
+  if (BY_CABLE.has(table)) {
+    const { cable, at } = record as Tables['continuity'];
+    const ends = draft.by('entry', 'cable', cable).map(({ id }) => id);
+    return ends.forEach((entry) => needNoSealAfter(draft, entry, at));
+  }
+  if (table === 'packing') {
+    const { entry, at } = record as Tables['packing'];
+    return needNoSealAfter(draft, entry, at);
+  }
+  if (!('round' in record) || !('entry' in record)) return;
   if (isSealed(draft, record.entry, record.round)) {
     throw new Refusal('sealed', 'command', 'The inspection is sealed; correct it with a new round.');
+  }
+}
+
+function needNoSealAfter(draft: Draft, entry: Id, at: string): void {
+  const seals = [...draft.by('inspection', 'entry', entry), ...draft.by('asleft', 'entry', entry)];
+  if (seals.some((seal) => seal.at > at)) {
+    throw new Refusal('sealed', 'command', 'A seal rests on this; correct it with a new round.');
   }
 }

@@ -126,14 +126,53 @@ describe('undo', () => {
   });
   it('takes back an addition that nothing uses, and a removal', () => {
     const { site: _s, ...area } = slice.get('area', 'a')!;
-    const add = give('area.add', { ...area, id: 'a2' });
+    const add = give('area.add', { ...area, id: 'a2', name: 'Yard' });
     give('undo', { command: add });
     expect(slice.get('area', 'a2')).toBeNull();
     expect(refusal(() => give('area.remove', { id: 'a' }))).toBe('in-use id');
-    give('area.add', { ...area, id: 'a3' });
+    give('area.add', { ...area, id: 'a3', name: 'Shed' });
     const removal = give('area.remove', { id: 'a3' });
     give('undo', { command: removal });
-    expect(slice.get('area', 'a3')).toMatchObject({ name: 'Hall' });
+    expect(slice.get('area', 'a3')).toMatchObject({ name: 'Shed' });
+  });
+
+  it('is refused where what it restores points at something that is gone, or has a name that is taken', () => {
+    const { site: _s, ...area } = slice.get('area', 'a')!;
+    const { site: _t, ...box } = slice.get('enclosure', 'b')!;
+    give('area.add', { ...area, id: 'a2', name: 'Yard' });
+    give('enclosure.add', { ...box, id: 'b2', area: 'a2', tag: 'JB-9' });
+    const removal = give('enclosure.remove', { id: 'b2' });
+    give('area.remove', { id: 'a2' });
+    expect(refusal(() => give('undo', { command: removal }))).toBe('depends command');
+    give('area.add', { ...area, id: 'a4', name: 'Dock' });
+    const gone = give('area.remove', { id: 'a4' });
+    give('area.add', { ...area, id: 'a5', name: 'Dock' });
+    expect(refusal(() => give('undo', { command: gone }))).toBe('depends command');
+  });
+});
+
+describe('names', () => {
+  it('stand once only: areas and enclosures on a site, entries on an enclosure', () => {
+    const { site: _s, ...area } = slice.get('area', 'a')!;
+    const { site: _t, ...box } = slice.get('enclosure', 'b')!;
+    const { site: _u, cableSince: _c, ...entry } = slice.get('entry', 'e')!;
+    expect(refusal(() => give('area.add', { ...area, id: 'a2' }))).toBe('exists name');
+    expect(refusal(() => give('enclosure.add', { ...box, id: 'b2' }))).toBe('exists tag');
+    expect(refusal(() => give('entry.add', { ...entry, id: 'e2' }))).toBe('exists label');
+    give('enclosure.add', { ...box, id: 'b2', tag: 'JB-9' });
+    give('entry.add', { ...entry, id: 'e2', enclosure: 'b2' });
+    expect(refusal(() => give('entry.edit', { id: 'e2', set: { enclosure: 'b' } }))).toBe('exists set.label');
+    expect(refusal(() => give('enclosure.edit', { id: 'b2', set: { tag: box.tag } }))).toBe('exists set.tag');
+    expect(() => give('enclosure.edit', { id: 'b2', set: { what: 'junction box' } })).not.toThrow();
+  });
+
+  it('are refused with the one that has them, in an import too', () => {
+    const { site: _t, ...box } = slice.get('enclosure', 'b')!;
+    const item = (id: string) => ({ table: 'enclosure' as const, record: { ...box, id, tag: 'JB-10' } });
+    expect(() => give('enclosure.add', { ...box, id: 'b2' })).toThrow(`an enclosure "${box.tag}" already`);
+    expect(refusal(() => give('dossier.import', { source: 'x.csv', items: [item('n1'), item('n2')] }))).toBe(
+      'exists items.1.record.tag',
+    );
   });
 });
 
@@ -147,7 +186,15 @@ describe('fields', () => {
     );
     expect(slice.get('cable', 'k')).toMatchObject({ tag: 'late', from: 'MCC' });
     expect(slice.get('change', early)!.lost).toEqual([
-      { table: 'cable', id: 'k', field: 'tag', value: 'early' },
+      {
+        table: 'cable',
+        id: 'k',
+        field: 'tag',
+        value: 'early',
+        by: 'A. Vell',
+        stands: 'late',
+        standsBy: 'A. Vell',
+      },
     ]);
   });
   it('may only point at what is there', () => {

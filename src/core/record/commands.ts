@@ -35,7 +35,7 @@ export interface DossierFields {
   cable: Fields<Cable>;
   certificate: Fields<Certificate>;
   instrument: Fields<Instrument>;
-  entry: Fields<Entry>;
+  entry: Omit<Fields<Entry>, 'cableSince'>;
   round: Fields<Round>;
   reference: Fields<ReferenceRecord>;
 }
@@ -56,7 +56,19 @@ export const DOSSIER_TABLES = [
 /** One record of an import. */
 export type ImportItem = { [T in DossierTable]: { table: T; record: DossierFields[T] } }[DossierTable];
 
-type Edit<F> = { id: Id; set: Partial<Omit<F, 'id'>> };
+/** Fields that are set, and what their writer saw there before: so that what two people change at once is merged. */
+type Edit<F> = { id: Id; set: Partial<Omit<F, 'id'>>; was?: Partial<Omit<F, 'id'>> };
+
+/** What can be changed of a defect. */
+interface DefectSet {
+  owner?: string | null;
+  state?: DefectState;
+  action?: string;
+  severity?: Severity;
+  severityReason?: string | null;
+  due?: string;
+  photos?: Id[];
+}
 
 /** What each kind of command carries. */
 export type Payloads = {
@@ -74,7 +86,7 @@ export type Payloads = {
   'insulation.start': Omit<Fields<InsulationTest>, 'by' | 'at' | 'readings'>;
   'insulation.read': { id: Id } & Pick<PairReading, 'pair' | 'megohm' | 'saturated'>;
   'continuity.record': Pick<Continuity, 'id' | 'cable' | 'found'>;
-  'packing.set': Pick<TransitPacking, 'id' | 'entry' | 'openings'>;
+  'packing.set': Pick<TransitPacking, 'id' | 'entry' | 'openings'> & { was?: TransitPacking['openings'] };
   'asleft.seal': Pick<AsLeft, 'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'>;
   'inspection.seal': { id: Id; entry: Id; round: Id };
   'defect.raise': {
@@ -88,18 +100,7 @@ export type Payloads = {
     action: string;
     observation: { statement: string; consequence: Severity; hazard: Hazard } | null;
   };
-  'defect.edit': {
-    id: Id;
-    set: {
-      owner?: string | null;
-      state?: DefectState;
-      action?: string;
-      severity?: Severity;
-      severityReason?: string;
-      due?: string;
-      photos?: Id[];
-    };
-  };
+  'defect.edit': { id: Id; set: DefectSet; was?: DefectSet };
   undo: { command: Id };
 } & { [T in DossierTable as `${T}.add`]: DossierFields[T] } & {
   [T in DossierTable as `${T}.edit`]: Edit<DossierFields[T]>;
@@ -115,6 +116,8 @@ export interface Command<K extends CommandKind = CommandKind> {
   site: Id;
   /** Time on the device, ISO 8601. */
   at: string;
+  /** Id of who gave it, as the device knew them; the server takes it in nobody else's name. */
+  person?: Id;
   payload: Payloads[K];
 }
 

@@ -1,60 +1,158 @@
-import type { TableName, Tables } from './types';
+import type { TableName } from './types';
 
-type Defaults = Readonly<Record<string, unknown>>;
+/** Fields that a record gained since the first of its kind was written, and those of what lies in it. */
+export interface Later {
+  /** What absence means: "not recorded", or what everything was before there was a choice. */
+  readonly own?: Readonly<Record<string, unknown>>;
+  /** The same for a field that holds an object or a list of them. */
+  readonly inside?: Readonly<Record<string, Later>>;
+}
 
-/** Fields that records gained after the first of their kind was written, with what their absence means. */
-const LATER: Partial<Record<TableName, Defaults>> = {
-  site: { scheme: 'zones', barrierSchool: '2013' },
-  area: { division: null, weather: null },
-  enclosure: {
-    material: null,
-    ignitionSource: null,
-    indirectEntry: null,
-    demandsBarrier: null,
-    unused: null,
+const READINGS: Later = { own: { others: [], readBy: null, readAt: null } };
+const BLOCK: Later = {
+  own: { bondInstrument: null, bondAt: null },
+  inside: { jacket: READINGS, armour: READINGS },
+};
+const SEAL: Later = { own: { minC: null } };
+const INSTRUMENT: Later = { own: { calibrations: [], pooledPlaces: null } };
+const LOOK: Later = { own: { note: '' } };
+
+const SIZE: Later = {
+  own: {
+    backNut: null,
+    armourLengthMm: null,
+    innerProudMm: null,
+    pot: null,
+    sealDepthMm: null,
+    mineral: null,
   },
-  cable: { filling: null, breathing: null, mineral: null },
-  certificate: { divisions: [], reducedRetention: false },
-  entry: { adaptors: null, tailMm: null, frame: null },
-  look: { note: '' },
-  insulation: { entry: null },
+  inside: { outer: SEAL, inner: SEAL },
 };
 
-const LATER_OF_SHEET: Defaults = { compound: null, shroud: null, chart: [], transit: null };
-const LATER_OF_SIZE: Defaults = {
-  backNut: null,
-  armourLengthMm: null,
-  innerProudMm: null,
-  pot: null,
-  sealDepthMm: null,
-  mineral: null,
+/** Fields of each table that came since the first version. */
+export const LATER: Partial<Record<TableName, Later>> = {
+  site: { own: { scheme: 'zones', barrierSchool: '2013', enclosureTypes: [] } },
+  area: {
+    own: {
+      division: null,
+      weather: null,
+      beside: null,
+      cloudIgnitionC: null,
+      layerIgnitionC: null,
+      dustLayerMm: null,
+    },
+  },
+  enclosure: {
+    own: {
+      material: null,
+      ignitionSource: null,
+      indirectEntry: null,
+      demandsBarrier: null,
+      unused: null,
+      branchTemperatureC: null,
+      onlyIntrinsic: null,
+      type: null,
+    },
+    inside: {
+      measuredTemperature: { own: { branchC: null } },
+      unused: {
+        own: {
+          certificate: null,
+          levels: [],
+          groups: [],
+          divisions: [],
+          thread: null,
+          hole: null,
+          ingress: null,
+          engagedMm: null,
+        },
+      },
+    },
+  },
+  cable: {
+    own: { filling: null, breathing: null, mineral: null, minC: null, screened: null },
+    inside: { mineral: { own: { sheathMm2: null, sheathC: null, link: null, earthLimitOhm: null } } },
+  },
+  certificate: {
+    own: {
+      divisions: [],
+      reducedRetention: false,
+      withdrawn: null,
+      categories: [],
+      oRing: null,
+      demandsBarrier: null,
+    },
+    inside: {
+      sheet: {
+        own: { compound: null, shroud: null, chart: [], transit: null },
+        inside: {
+          sizes: SIZE,
+          compound: { own: { minC: null } },
+          transit: { own: { shapes: ['round'] } },
+        },
+      },
+    },
+  },
+  instrument: INSTRUMENT,
+  entry: {
+    own: {
+      adaptors: null,
+      tailMm: null,
+      frame: null,
+      compartment: null,
+      sealingDevice: null,
+      factoryFitted: null,
+      factoryThreaded: null,
+      raceway: null,
+      foundMadeOff: null,
+      cableSince: null,
+    },
+    inside: {
+      adaptors: { own: { divisions: [], maleLengthMm: null, runoutMm: null, femaleDepthMm: null } },
+      frame: { own: { otherArea: null } },
+    },
+  },
+  look: LOOK,
+  insulation: { own: { entry: null } },
+  packing: {
+    inside: {
+      openings: {
+        own: { recessFarMm: [], plug: false, packedAt: null },
+        inside: {
+          rows: { inside: { columns: { inside: { blocks: BLOCK } } } },
+          cables: { own: { readings: [] } },
+        },
+      },
+    },
+  },
 };
-const LATER_OF_MINERAL: Defaults = { sheathMm2: null, sheathC: null, link: null };
 
 /**
  * A record with the fields filled in that it was written without: "not recorded", or what everything was
- * before there was a choice. Journals, files and databases of an earlier day stay readable by it.
+ * before there was a choice. Journals, files and databases of an earlier day stay readable by it. What is
+ * sealed is never filled in: its hash is over what was there.
  */
 export function completed<R extends object>(table: TableName, record: R): R {
-  const whole = filled(record, LATER[table]);
-  if (table === 'cable') return withMineral(whole);
-  if (table !== 'certificate') return whole;
-  const certificate = whole as unknown as Tables['certificate'];
-  if (!certificate.sheet) return whole;
-  const sheet = filled(certificate.sheet, LATER_OF_SHEET);
-  const sizes = sheet.sizes?.map((size) => filled(size, LATER_OF_SIZE));
-  const same = sheet === certificate.sheet && sizes?.every((size, i) => size === sheet.sizes[i]);
-  return same ? whole : { ...whole, sheet: { ...sheet, sizes } };
+  const later = LATER[table];
+  return later ? filled(record, later) : record;
 }
 
-function withMineral<R extends object>(cable: R): R {
-  const { mineral } = cable as unknown as Tables['cable'];
-  if (!mineral) return cable;
-  const whole = filled(mineral, LATER_OF_MINERAL);
-  return whole === mineral ? cable : { ...cable, mineral: whole };
+/** The same object where nothing was missing. */
+function filled<R extends object>(record: R, { own, inside }: Later): R {
+  let whole = record;
+  if (own && !Object.keys(own).every((key) => key in record)) whole = { ...own, ...record };
+  for (const [field, later] of Object.entries(inside ?? {})) {
+    const value = (whole as Record<string, unknown>)[field];
+    if (typeof value !== 'object' || value === null) continue;
+    const next = Array.isArray(value) ? filledList(value, later) : filled(value, later);
+    if (next === value) continue;
+    if (whole === record) whole = { ...record };
+    (whole as Record<string, unknown>)[field] = next;
+  }
+  return whole;
 }
 
-function filled<R extends object>(record: R, defaults: Defaults | undefined): R {
-  if (!defaults || Object.keys(defaults).every((key) => key in record)) return record;
-  return { ...defaults, ...record };
+function filledList(list: readonly object[], later: Later): readonly object[] {
+  const whole = list.map((one) => filled(one, later));
+  return whole.every((one, i) => one === list[i]) ? list : whole;
 }

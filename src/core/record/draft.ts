@@ -2,11 +2,12 @@ import { Refusal, type AnyCommand } from './commands';
 import { completed } from './completed';
 import { nounOf } from './references';
 import type { RecordChange, Slice } from './slice';
-import type { Change, Id, TableName, Tables } from './types';
+import type { Change, Id, Lost, TableName, Tables } from './types';
 
 /** What one command is about to change: reads fall through to the slice, writes are kept with what was before. */
 export class Draft implements Slice {
   readonly #written = new Map<string, RecordChange>();
+  readonly #byTable = new Map<TableName, Map<Id, RecordChange>>();
   readonly #lost: Change['lost'] = [];
 
   constructor(
@@ -21,7 +22,12 @@ export class Draft implements Slice {
   }
 
   by<T extends TableName>(table: T, field: string, value: Id): Tables[T][] {
-    return this.slice.by(table, field, value);
+    const stored = this.slice.by(table, field, value);
+    const written = this.#byTable.get(table);
+    if (!written) return stored;
+    const here = [...written.values()].flatMap(({ after }) => (after as Tables[T] | null) ?? []);
+    const now = here.filter((record) => (record as unknown as Record<string, Id>)[field] === value);
+    return [...stored.filter(({ id }) => !written.has(id)), ...now].sort((a, b) => (a.id < b.id ? -1 : 1));
   }
 
   all<T extends TableName>(table: T): Tables[T][] {
@@ -51,21 +57,29 @@ export class Draft implements Slice {
 
   put<T extends TableName>(table: T, record: Tables[T]): void {
     const after = { ...completed(table, record), rev: this.command.id };
-    this.#written.set(`${table} ${record.id}`, { table, id: record.id, after });
+    this.#write({ table, id: record.id, after });
   }
 
   /** Writes a record as it was, its revision included. */
   restore(table: TableName, id: Id, after: Tables[TableName] | null): void {
-    this.#written.set(`${table} ${id}`, { table, id, after });
+    this.#write({ table, id, after });
   }
 
   remove(table: TableName, id: Id): void {
-    this.#written.set(`${table} ${id}`, { table, id, after: null });
+    this.#write({ table, id, after: null });
+  }
+
+  #write(change: RecordChange): void {
+    const { table, id } = change;
+    this.#written.set(`${table} ${id}`, change);
+    const of = this.#byTable.get(table);
+    if (of) of.set(id, change);
+    else this.#byTable.set(table, new Map([[id, change]]));
   }
 
   /** Keeps a value that lost against a later one, for the history. */
-  lose(table: TableName, id: Id, field: string, value: unknown): void {
-    this.#lost.push({ table, id, field, value });
+  lose(lost: Lost): void {
+    this.#lost.push(lost);
   }
 
   /** The changes, the record of the change itself last. */

@@ -5,7 +5,7 @@ import * as steps from './kinds/steps';
 import type { LookQuestion } from './kinds/looks';
 import type { Place } from './kinds/places';
 import type { Part, Step } from './kinds/steps';
-import { SCHOOLS, type AssemblySheet, type JointId } from './types';
+import { SCHOOLS, type AssemblySheet, type JointId, type School } from './types';
 
 export type { LookAnswer, LookQuestion } from './kinds/looks';
 export type { Place } from './kinds/places';
@@ -50,11 +50,17 @@ const LAST = ['E-22', 'E-23a', 'E-23b', 'E-24', 'E-25', 'E-26', 'E-27', 'E-28', 
 
 const ARMOURED = [...FIRST, 'E-12', ...HELD, ...MIDDLE, ...CLOSED, 'E-21', ...LAST];
 
-const THREAD = [places.ENGAGEMENT, places.THREAD_TURNS, places.THREAD_MAJOR, places.THREAD_PITCH];
+const THREAD = [
+  places.ENGAGEMENT,
+  places.ADAPTOR_ENGAGEMENT,
+  places.THREAD_TURNS,
+  places.THREAD_MAJOR,
+  places.THREAD_PITCH,
+];
 const OUTSIDE = [places.OUTER, places.GAP];
 const CONE = [places.ARMOUR, places.ARMOUR_LENGTH];
 
-const SEEN = [looks.MARKING, looks.UNUSED, looks.BARE];
+const SEEN = [looks.MARKING, looks.UNUSED, looks.BARE, looks.FLATS, looks.TAPER];
 const AROUND = [
   looks.WASHER, looks.BOND_LOOK, looks.SHROUD, looks.SUPPORTED, looks.CORES, looks.UNALTERED, looks.DAMAGE,
   looks.SEAL_STATE, looks.SINGLE,
@@ -90,7 +96,7 @@ const MINERAL_PLACES = [
   places.MI_SHEATH, ...THREAD, places.PROJECTION, places.SHEATH_EARTH, places.BOND,
 ]; // prettier-ignore
 const MINERAL_LOOKS = [
-  looks.MARKING, looks.UNUSED, looks.BARE, looks.POT_SQUARE, looks.DRAIN, looks.POT_FILLED, looks.INSIDE, looks.SCORED,
+  looks.MARKING, looks.UNUSED, looks.BARE, looks.FLATS, looks.TAPER, looks.POT_SQUARE, looks.DRAIN, looks.POT_FILLED, looks.INSIDE, looks.SCORED,
   looks.WASHER, looks.BOND_LOOK, looks.BOND_PATH, looks.SHROUD, looks.SUPPORTED, looks.CORES, looks.UNALTERED,
   looks.DAMAGE, looks.SINGLE,
 ]; // prettier-ignore
@@ -120,11 +126,12 @@ const mineral = (rest: Rest): Kind =>
     ...rest,
   });
 
-const TRANSIT_CHECKS = ['E-01', 'E-25', 'E-28', 'E-29'];
+const TRANSIT_CHECKS = ['E-01', 'E-06', 'E-25', 'E-28', 'E-29'];
 const T = ['T-01', 'T-02', 'T-03', 'T-04', 'T-05', 'T-06', 'T-07', 'T-08'];
 const TRANSIT_LOOKS = [
   looks.APPROVAL,
   looks.BOTH_SIDES,
+  looks.FROM_FACE,
   looks.STRAIGHT,
   looks.FRAME_FIXED,
   looks.UNALTERED,
@@ -276,7 +283,7 @@ export const KINDS: Record<KindId, Kind> = {
   'transit-block-bonded': transit({
     id: 'transit-block-bonded',
     title: 'bonded block transit',
-    looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.BRAID],
+    looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.BRAID, looks.BOND_PATH],
     steps: [...PACKED.slice(0, 2), steps.FOLD_BRAID, ...PACKED.slice(2)],
     checks: [...TRANSIT_CHECKS, ...T, 'T-09', 'T-10'],
     transit: 'bonded',
@@ -284,21 +291,17 @@ export const KINDS: Record<KindId, Kind> = {
   'transit-cabinet': transit({
     id: 'transit-cabinet',
     title: 'cabinet transit',
-    checks: [
-      ...TRANSIT_CHECKS.slice(0, 1),
-      'E-02',
-      'E-03',
-      'E-05',
-      'E-06',
-      ...TRANSIT_CHECKS.slice(1),
-      ...T,
-      'T-10',
-    ],
+    looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.UNUSED],
+    checks: ['E-01', 'E-02', 'E-03', 'E-05', 'E-06', 'E-10', ...TRANSIT_CHECKS.slice(2), ...T, 'T-10'],
   }),
   'transit-sealant': transit({
     id: 'transit-sealant',
     title: 'sealant transit',
-    looks: [...TRANSIT_LOOKS.filter(({ id }) => id !== 'transit-cables'), looks.ADHESION, looks.BEHIND],
+    looks: [
+      ...TRANSIT_LOOKS.filter(({ id }) => id !== 'transit-cables' && id !== 'from-face'),
+      looks.ADHESION,
+      looks.BEHIND,
+    ],
     steps: [steps.FRAME_CLEAN, steps.CLEAN_DRY, steps.WRAP, steps.SEAL_FACE, steps.HOLDS, steps.OTHER_SIDE],
     checks: [...TRANSIT_CHECKS, 'S-01', 'S-02', 'S-03', 'S-04', 'S-05', 'S-06', 'T-10'],
     transit: 'sealant',
@@ -310,31 +313,43 @@ export function placesOf(kind: KindId, sheet: AssemblySheet | null): readonly Pl
   const { places: own, joints } = KINDS[kind];
   const closing = (sheet?.joints ?? [])
     .filter(({ joint }) => joints.includes(joint))
+    .filter(({ joint, school }) => !byScale(kind, joint, school))
     .flatMap(({ joint, school }) => places.jointPlace(joint, school) ?? []);
   return closing.length > 0 ? [...own, ...closing] : own;
 }
 
+/** Whether a joint's gap follows from the cable and is measured at the back nut. */
+const byScale = (kind: KindId, joint: JointId, school: School): boolean =>
+  school === 'gap' && joint === 'outer-seal' && KINDS[kind].checks.includes('E-19');
+
 /** Looks of a kind with those of its joints and a tick per special condition. */
 export function looksOf(
   kind: KindId,
-  certificate: { sheet: AssemblySheet; specialConditions: readonly string[] } | null,
+  certificate: { sheet: AssemblySheet; specialConditions: readonly string[] | null } | null,
 ): readonly LookQuestion[] {
   const { looks: own, joints } = KINDS[kind];
   if (!certificate) return own;
   const closing = certificate.sheet.joints
     .filter(({ joint }) => joints.includes(joint))
-    .flatMap(({ joint, school }) => looks.jointLook(joint, school) ?? []);
-  const ticks = certificate.specialConditions.map((text, i) => looks.conditionLook(i + 1, text));
+    .flatMap(({ joint, school }) => looksOfJoint(joint, school));
+  const conditions = certificate.specialConditions ?? [];
+  const ticks = conditions.map((text, i) => looks.conditionLook(i + 1, text));
   return [...own, ...closing, ...ticks];
 }
+
+/** How a joint is looked at when it is closed, and from outside. */
+const looksOfJoint = (joint: JointId, school: School): LookQuestion[] =>
+  [looks.jointLook(joint, school), looks.jointLookFromOutside(joint, school)].filter((one) => one !== null);
 
 /** Places and looks of every kind by their ids, those of joints by any school included. */
 const PLACES = new Map<KindId, Map<string, Place>>();
 const LOOKS = new Map<KindId, Map<string, LookQuestion>>();
 for (const kind of Object.values(KINDS)) {
   const closing = kind.joints.flatMap((joint) => SCHOOLS.map((school) => [joint, school] as const));
-  const jointPlaces = closing.flatMap(([joint, school]) => places.jointPlace(joint, school) ?? []);
-  const jointLooks = closing.flatMap(([joint, school]) => looks.jointLook(joint, school) ?? []);
+  const jointPlaces = closing.flatMap(([joint, school]) =>
+    byScale(kind.id, joint, school) ? [] : (places.jointPlace(joint, school) ?? []),
+  );
+  const jointLooks = closing.flatMap(([joint, school]) => looksOfJoint(joint, school));
   PLACES.set(kind.id, new Map([...kind.places, ...jointPlaces].map((p) => [p.id, p])));
   LOOKS.set(kind.id, new Map([...kind.looks, ...jointLooks].map((l) => [l.id, l])));
 }

@@ -19,7 +19,7 @@ const row = (...cables: (string | null)[]): PackedOpening['rows'][number] => ({
   columns: cables.map((cable) => ({ widthMm: 30, blocks: [soundBlock(cable, false)] })),
 });
 const opening = (rows: PackedOpening['rows'], change: Partial<PackedOpening> = {}): PackedOpening => ({
-  label: '1', rows, wedgeMm: null, cables: [], recessMm: [], ...change,
+  label: '1', rows, wedgeMm: null, cables: [], recessMm: [], recessFarMm: [], plug: false, packedAt: null, ...change,
 }); // prettier-ignore
 const set = (slice: MemorySlice, openings: PackedOpening[], rest: object = {}) =>
   give(slice, 'packing.set', { id: 'e', entry: 'e', openings, ...rest });
@@ -41,7 +41,7 @@ describe('a packing', () => {
   });
   it('holds each cable once, and only cables that are on file', () => {
     expect(() => set(records(), [opening([row('k', 'k')])])).toThrow('two blocks');
-    const sealed = { cables: [{ cable: 'k', xMm: 0, yMm: 0 }] };
+    const sealed = { cables: [{ cable: 'k', xMm: 0, yMm: 0, readings: [] }] };
     expect(() => set(records(), [opening([row('k', null)], sealed)])).toThrow('two blocks');
     expect(() => set(records(), [opening([row('gone', null)])])).toThrow();
   });

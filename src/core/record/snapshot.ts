@@ -6,6 +6,8 @@ export interface Snapshot {
   /** Which journal the number is of: a server that started anew has another. */
   journal: string;
   seq: number;
+  /** Hash of that line: who has it can tell whether the journal still holds it. */
+  hash: string;
   records: { [T in TableName]: Tables[T][] };
 }
 
@@ -13,12 +15,16 @@ export interface Snapshot {
 export interface JournalNews {
   journal: string;
   seq: number;
+  hash: string;
+  /** The journal does not hold the line that was asked after: it has gone back behind it. */
+  back: boolean;
   commands: JournalEntry[];
 }
 
 /** A command of the journal, as a page applies it to its copy. */
 export interface JournalEntry {
   seq: number;
+  hash: string;
   person: string;
   command: AnyCommand;
 }

@@ -16,6 +16,19 @@ export * from './types/work';
 export * from './types/inspection';
 export * from './types/transit';
 
+/** A value that lost against another: whose it was, and what stands instead. */
+export interface Lost {
+  table: TableName;
+  id: Id;
+  /** Dotted path of the field or part. */
+  field: string;
+  value: unknown;
+  /** Whose value it was; null where that is older than what is known. Absent in records of an earlier day. */
+  by?: string | null;
+  stands?: unknown;
+  standsBy?: string | null;
+}
+
 /** What one command did, so that it can be undone. */
 export interface Change extends Base {
   kind: string;
@@ -26,7 +39,7 @@ export interface Change extends Base {
   /** Set once the change is undone. */
   undone: Id | null;
   /** Values that lost against a later one, kept for the history. */
-  lost: { table: TableName; id: Id; field: string; value: unknown }[];
+  lost: Lost[];
 }
 
 /** Every table of a site's records and what is in it. */

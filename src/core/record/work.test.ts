@@ -109,6 +109,7 @@ describe('insulation tests', () => {
     fallFactor: 2,
     sheathMm2: null,
     sheathC: null,
+    earthLimitOhm: null,
     link: null,
   };
   const START_TEST = {

@@ -8,7 +8,8 @@ import type { MemorySlice } from '../record/slice';
 import type { AsLeft, Grade, Round } from '../record/types';
 import { statement } from '../words/findings';
 import { currentRound, dossierOf } from './dossier';
-import { judge, statusOf } from './judge';
+import { statusOf } from './assess';
+import { judge } from './judge';
 import { recordsWith, type Change } from './sound-entry.test.data';
 
 let made = 0;
@@ -75,7 +76,7 @@ describe('what a closed entry hides', () => {
 
   it.each([
     ['another cable', 'cable.edit', { id: 'k', set: { innerMm: 14 } }],
-    ['another ring', 'entry.edit', { id: 'e', set: { ringFace: 'X' } }],
+    ['another ring', 'entry.edit', { id: 'e', set: { ringFace: 'braid' } }],
     ['another washer', 'entry.edit', { id: 'e', set: { washerMm: 0 } }],
   ])('%s makes the record worthless', (_why, kind, payload) => {
     const slice = closedRound({});

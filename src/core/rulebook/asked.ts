@@ -1,10 +1,11 @@
 import { looksOf, placesOf, type LookQuestion, type Place, type Step } from '../record/kinds';
 import { TEST_HOLDS } from '../record/kinds/steps';
-import { isFlameproof, kindOf, type Dossier } from './dossier';
+import { jointAnswer, jointSeen } from '../record/kinds/places';
+import { groupsOf, isFlameproof, kindOf, type Dossier } from './dossier';
 
-/** Number of cores of the cable; null without a record. */
+/** Number of cores of the cable; null where they are not recorded. */
 export const coreCount = ({ cable }: Pick<Dossier, 'cable'>): number | null =>
-  cable && cable.cores.reduce((sum, { count }) => sum + count, 0);
+  cable && cable.cores.length > 0 ? cable.cores.reduce((sum, { count }) => sum + count, 0) : null;
 
 /** Where a place is asked for, or left out, by the size, the certificate and the enclosure. */
 function wantedAt(dossier: Dossier, { id, wanted }: Place): number {
@@ -14,6 +15,7 @@ function wantedAt(dossier: Dossier, { id, wanted }: Place): number {
   if (id === 'inner-proud' && size && size.innerProudMm === null) return 0;
   if (id === 'armour-length' && size && size.armourLengthMm === null) return 0;
   if (id === 'thread-engagement' && !isFlameproof(dossier)) return 0;
+  if (id === 'adaptor-engagement') return isFlameproof(dossier) && dossier.entry.adaptors?.length ? 1 : 0;
   if (id === 'support-distance' && certificate?.reducedRetention) return 1;
   return wanted;
 }
@@ -26,6 +28,23 @@ export function askedPlaces(dossier: Dossier): Place[] {
   });
 }
 
+/** Checks of a resistance, whose reading a parallel path makes worthless. */
+const BY_RESISTANCE = ['E-23b', 'T-09'];
+
+/** Whether a tape was wrapped round a sheath, and nothing else says whether it is round. */
+const wrapped = (dossier: Dossier): boolean =>
+  ['outer-sheath', 'inner-sheath'].some((place) => {
+    const groups = groupsOf(dossier, place);
+    return groups.length > 0 && groups.every(({ method }) => method === 'tape');
+  });
+
+/** Whether a joint has to be judged from outside: nobody counts or torques it in this round, no record speaks for it. */
+function seenFromOutside(dossier: Dossier, look: string): boolean {
+  if (dossier.round?.grade === 'detailed') return false;
+  const joint = dossier.certificate?.sheet.joints.find((one) => jointSeen(one.joint) === look);
+  return joint !== undefined && groupsOf(dossier, jointAnswer(joint.joint, joint.school)).length === 0;
+}
+
 /** Looks of an entry: the kind's, its joints' and its special conditions', without those that cannot apply. */
 export function askedLooks(dossier: Dossier): LookQuestion[] {
   const cores = coreCount(dossier);
@@ -33,7 +52,10 @@ export function askedLooks(dossier: Dossier): LookQuestion[] {
     if (id === 'unused-entries') return dossier.askedAt === null;
     if (id === 'single-core') return cores === null || cores === 1;
     if (id === 'drain-wire') return dossier.cable?.mineral?.screened !== false;
-    if (id === 'bond-path') return kindOf(dossier).checks.includes('E-23b');
+    if (id === 'bond-path') return BY_RESISTANCE.some((check) => kindOf(dossier).checks.includes(check));
+    if (id === 'flats') return wrapped(dossier);
+    if (id === 'thread-taper') return groupsOf(dossier, 'thread-major').length > 0;
+    if (id.startsWith('seen-')) return seenFromOutside(dossier, id);
     return true;
   });
 }

@@ -12,6 +12,8 @@ export interface Check {
   /** Consequence 1 to 4; some checks weigh more on a flameproof enclosure. */
   consequence(context: Context): Severity;
   hazard: Hazard;
+  /** Whether what was found is a shock hazard beside that one; left out where it never is. */
+  shock?(worst: Aspect): boolean;
   /** Measured place or look that the check is about. */
   place: string | null;
   /** Its aspects; the worst speaks, the first does when all conform. */
@@ -41,6 +43,11 @@ export const marginal = (key: string, facts: Facts, settle: string, marginMm: nu
 /** An aspect that the record cannot answer; the sentence says what is missing. */
 export const unread = (key: string, facts: Facts = {}, settle: string | null = null): Aspect =>
   aspect('unread', key, facts, null, settle);
+
+/** A fact that nobody recorded, e.g. "the wall thickness" of "JB-204". */
+export const blank = (what: string, of: string, settle: string): Aspect =>
+  // The certificate is there; what it says has to be copied.
+  unread('record.blank', { what, of }, settle === 'settle.certificate' ? 'settle.certificate-facts' : settle);
 
 /** An aspect that a positive fact of the record rules out. */
 export const notApplicable = (key: string, facts: Facts = {}): Aspect =>

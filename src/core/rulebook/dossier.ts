@@ -1,7 +1,6 @@
-import { diameter, type Diameter, type DiameterMethod } from '../measuring/diameter';
-import { fingerprintOf } from '../record/fingerprint';
-import { conditionNumber } from '../record/kinds/looks';
-import { KINDS, lookOf, placeOf } from '../record/kinds';
+import { diameter, type Diameter } from '../measuring/diameter';
+import { repeatabilityOn } from '../record/calibration';
+import { KINDS } from '../record/kinds';
 import type { Slice } from '../record/slice';
 import type {
   Area,
@@ -20,6 +19,8 @@ import type {
   Round,
   Site,
 } from '../record/types';
+import { answerFrom, cutOf, isHidden, NOTHING, validRecord } from './closed';
+import { groupReadings, type ReadingGroup } from './readings';
 import { mineralRecordsOf, type MineralRecords } from './mineral-records';
 import { resolveReferences, type ReferenceSet } from './references';
 import { transitRecordsOf, type TransitRecords } from './transit-records';
@@ -41,6 +42,14 @@ export interface Dossier {
   /** The latest answer to each look of the round. */
   looks: ReadonlyMap<string, Look>;
   instruments: ReadonlyMap<Id, Instrument>;
+  /** Time of the newest reading, look or record: what lies after a judgement's own time cannot be. Empty before the first. */
+  newest: string;
+  /** Whether it was made off in these records, or was found so. */
+  madeOffHere: boolean;
+  /** Other entries that the same cable ends in. */
+  otherEnds: readonly CableEnd[];
+  /** Area on the other side of a transit; null where none is recorded. */
+  otherArea: Area | null;
   /** Those readings by place, grouped as they are judged; hidden places also from the sealed record. */
   groups: ReadonlyMap<string, readonly ReadingGroup[]>;
   /** Compound or resin of the round, else of the sealed record; in the order of packing. */
@@ -63,14 +72,13 @@ export interface Dossier {
   references: ReferenceSet;
 }
 
-/** Readings of one place by one person with one instrument and method: one diameter. */
-export interface ReadingGroup {
-  instrument: Instrument;
-  by: string;
-  method: DiameterMethod | null;
-  readings: Reading[];
-  /** Why the group cannot count; null when it can. */
-  fault: Reading['fault'];
+export type { ReadingGroup };
+
+/** An end of a cable: enclosure, entry and area. */
+export interface CableEnd {
+  label: string;
+  tag: string;
+  area: Id;
 }
 
 /** What a check is run with. */
@@ -78,6 +86,8 @@ export interface Context extends Dossier {
   grade: Grade;
   /** Time of judging, ISO 8601. */
   at: string;
+  /** Whether anything in the dossier lies after that time. */
+  late: boolean;
   /** Diameters that this judgement has worked out already: several checks ask for the same. */
   diameters: Map<ReadingGroup, Diameter>;
 }
@@ -103,23 +113,31 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
   if (!entry || !enclosure || !area || !site) return null;
   const certificate = entry.certificate === null ? null : slice.get('certificate', entry.certificate);
   const cable = entry.cable === null ? null : slice.get('cable', entry.cable);
+  const works = slice.by('makeoff', 'entry', entryId);
+  const cutAt = cutOf(entry, works);
   const readings = slice
     .by('reading', 'entry', entryId)
     .filter((reading) => reading.round === round?.id && !reading.struck)
     .sort(byTime);
+  const everyLook = slice.by('look', 'entry', entryId).sort(byTime);
   const looks = new Map<string, Look>();
-  for (const look of slice.by('look', 'entry', entryId).sort(byTime)) {
-    if (look.round === round?.id) looks.set(look.look, look);
+  for (const look of everyLook) {
+    // What is hidden was looked at before the entry was opened again: that look says nothing more.
+    if (look.round !== round?.id || (look.at < cutAt && isHidden(entry, look.look))) continue;
+    looks.set(look.look, look);
   }
   const instruments = new Map<Id, Instrument>();
   for (const { instrument } of readings) {
     const record = slice.get('instrument', instrument);
     if (record) instruments.set(instrument, record);
   }
-  const groups = groupReadings(readings, instruments);
+  const groups = groupReadings(
+    readings.filter(({ at }) => at >= cutAt),
+    { kind: entry.kind, instruments: [instruments], since: round?.started ?? null },
+  );
   const records = slice.by('asleft', 'entry', entryId).sort(byTime);
-  const record = looks.get('unaltered')?.answer === 'altered' ? null : validRecord(records, entry, cable);
-  const recorded = record ? answerFrom(record, entry, groups, looks) : NOTHING;
+  const record = validRecord(records, entry, cable, works, everyLook);
+  const recorded = record ? answerFrom(slice, record, entry, groups, looks) : NOTHING;
   const own = slice.by('pour', 'entry', entryId).filter((pour) => pour.round === round?.id);
   return {
     site,
@@ -134,59 +152,35 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     looks,
     instruments,
     groups,
+    newest: newestOf(readings, looks, record),
     pours: (own.length > 0 ? own : (record?.pours ?? own)).sort(byPacking),
     record,
     recorded,
     skipped: skippedHolds(
       entry,
-      slice.by('makeoff', 'entry', entryId).filter((work) => work.round === round?.id),
+      works.filter((work) => work.round === round?.id),
       record,
     ),
+    madeOffHere: works.some(({ why }) => why === 'make-off'),
     lastSealed: lastSealed(slice, records, entryId, round),
     askedAt: askedAt(slice, entry, round),
+    otherEnds: otherEnds(slice, entry),
+    otherArea: entry.frame?.otherArea ? slice.get('area', entry.frame.otherArea) : null,
     mineral: mineralRecordsOf(slice, entry, cable),
     transit: transitRecordsOf(slice, entry, certificate),
     references: resolveReferences(site.references, (id) => slice.get('reference', id)),
   };
 }
 
-const NOTHING: ReadonlySet<string> = new Set();
-
-/** The newest sealed record, if cable and gland are still those that it was made of. */
-function validRecord(records: readonly AsLeft[], entry: Entry, cable: Cable | null): AsLeft | null {
-  const newest = records[records.length - 1];
-  return newest && newest.fingerprint === fingerprintOf(entry, cable) ? newest : null;
-}
-
-/** Whether a place or look cannot be reached once the entry is closed, or only while it is being closed. */
-const isHidden = (entry: Entry, id: string): boolean => {
-  const asked = placeOf(entry.kind, id) ?? lookOf(entry.kind, id);
-  if (asked === null) return conditionNumber(id) !== null;
-  return asked.grade === 'detailed' || JOINT_ANSWER.test(id);
-};
-
-const JOINT_ANSWER = /^(turns|torque|faces|grip)-/;
-
-/** Adds the answers of a sealed record to hidden places and looks that the round leaves open; says which. */
-function answerFrom(
-  record: AsLeft,
-  entry: Entry,
-  groups: Map<string, ReadingGroup[]>,
-  looks: Map<string, Look>,
-): ReadonlySet<string> {
-  const recorded = new Set<string>();
-  const instruments = new Map(record.instruments.map((instrument) => [instrument.id, instrument]));
-  for (const [place, found] of groupReadings(record.readings, instruments)) {
-    if (groups.has(place) || !isHidden(entry, place)) continue;
-    groups.set(place, found);
-    recorded.add(place);
-  }
-  for (const look of record.looks) {
-    if (looks.has(look.look) || !isHidden(entry, look.look)) continue;
-    looks.set(look.look, look);
-    recorded.add(look.look);
-  }
-  return recorded;
+function newestOf(
+  readings: readonly Reading[],
+  looks: ReadonlyMap<string, Look>,
+  record: AsLeft | null,
+): string {
+  let newest = record?.at ?? '';
+  for (const { at } of readings) if (at > newest) newest = at;
+  for (const { at } of looks.values()) if (at > newest) newest = at;
+  return newest;
 }
 
 function lastSealed(slice: Slice, records: readonly AsLeft[], entry: Id, round: Round | null): string | null {
@@ -198,16 +192,32 @@ function lastSealed(slice: Slice, records: readonly AsLeft[], entry: Id, round: 
   return newest;
 }
 
-/** Questions about the enclosure are asked once, at the first of its entries in the round. */
+/** Questions about the enclosure are asked once, at the first of its entries in the round whose kind asks them. */
 function askedAt(slice: Slice, entry: Entry, round: Round | null): Entry | null {
-  if (!round) return null;
+  if (!round || !asksForUnused(entry)) return null;
   let first = entry;
   for (const other of slice.by('entry', 'enclosure', entry.enclosure)) {
     const before = other.label < first.label || (other.label === first.label && other.id < first.id);
-    if (before && round.entries.includes(other.id)) first = other;
+    if (before && asksForUnused(other) && round.entries.includes(other.id)) first = other;
   }
   return first === entry ? null : first;
 }
+
+const asksForUnused = ({ kind }: Entry): boolean => KINDS[kind].checks.includes('E-10');
+
+/** Where else the cable of an entry ends. */
+function otherEnds(slice: Slice, entry: Entry): readonly CableEnd[] {
+  if (entry.cable === null) return NO_ENDS;
+  const ends: CableEnd[] = [];
+  for (const other of slice.by('entry', 'cable', entry.cable)) {
+    if (other.id === entry.id) continue;
+    const enclosure = slice.get('enclosure', other.enclosure);
+    if (enclosure) ends.push({ label: other.label, tag: enclosure.tag, area: enclosure.area });
+  }
+  return ends;
+}
+
+const NO_ENDS: readonly CableEnd[] = [];
 
 const byPacking = (a: Pour, b: Pour): number => {
   const [first, second] = [a.packedAt ?? a.mixedAt, b.packedAt ?? b.mixedAt];
@@ -216,33 +226,6 @@ const byPacking = (a: Pour, b: Pour): number => {
 
 const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
   a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1;
-
-/**
- * Readings grouped by place, then by instrument, method and person; a faulty reading makes a group of its own.
- */
-function groupReadings(
-  readings: readonly Reading[],
-  instruments: ReadonlyMap<Id, Instrument>,
-): Map<string, ReadingGroup[]> {
-  const places = new Map<string, ReadingGroup[]>();
-  for (const reading of readings) {
-    const instrument = instruments.get(reading.instrument);
-    if (!instrument) continue;
-    let groups = places.get(reading.place);
-    if (!groups) places.set(reading.place, (groups = []));
-    const same = groups.find(
-      (group) =>
-        group.instrument.id === reading.instrument &&
-        group.method === reading.method &&
-        group.by === reading.by &&
-        group.fault === reading.fault,
-    );
-    const { by, method, fault } = reading;
-    if (same) same.readings.push(reading);
-    else groups.push({ instrument, by, method, readings: [reading], fault });
-  }
-  return places;
-}
 
 const NO_GROUPS: readonly ReadingGroup[] = [];
 
@@ -267,7 +250,7 @@ function workOut(dossier: Dossier, group: ReadingGroup, soft: boolean): Diameter
       expandedUncertaintyMm: instrument.expandedUncertainty,
       coverageFactor: instrument.coverageFactor,
       resolutionMm: instrument.resolution,
-      repeatabilityMm: soft ? instrument.repeatabilitySoft : instrument.repeatability,
+      repeatabilityMm: repeatabilityOn(instrument, soft),
     },
     method === 'tape' ? { thicknessMm: 0, ovalityAllowancePct: dossier.site.ovalityAllowancePct } : null,
   );
@@ -286,13 +269,7 @@ export function singleUncertainty({
   return 2 * Math.sqrt(uCal * uCal + (resolution * resolution) / 12 + uRep * uRep);
 }
 
-/** Whether the enclosure is flameproof: the consequence of a bad joint is then the highest. */
-export const isFlameproof = ({ enclosure }: Dossier): boolean =>
-  enclosure.concepts.some((concept) => concept[0] === 'd');
-
 /** Traits of the entry's kind. */
 export const kindOf = ({ entry }: Pick<Dossier, 'entry'>) => KINDS[entry.kind];
 
-/** Whether the enclosure is dust-ignition-proof. */
-export const isDustProof = ({ enclosure }: Dossier): boolean =>
-  enclosure.concepts.some((concept) => concept[0] === 't');
+export { isDustProof, isFlameproof } from './compartment';

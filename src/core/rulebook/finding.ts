@@ -30,6 +30,8 @@ export interface Finding extends Aspect {
   place: string | null;
   consequence: Severity;
   hazard: Hazard;
+  /** Whether it is a shock hazard beside that: the higher level counts. */
+  shock: boolean;
   /** Time of the sealed as-left record that answers for the closed entry; null when the round itself does. */
   record: string | null;
   /** Other aspects that did not conform. */

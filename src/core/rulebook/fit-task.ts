@@ -6,6 +6,7 @@ import {
   SMALL_VOLUME_CM3,
   TAPER_THREADS,
 } from '../gland/threads';
+import { isSoft } from '../measuring/soft';
 import type { ClampFace } from '../record/types';
 import { isFlameproof, kindOf, type Dossier } from './dossier';
 import { gapScale } from './gap-scale';
@@ -28,14 +29,14 @@ export function faceInUse({
 /** What a place is held against as a fit; null where the records do not say, or it is no fit. */
 export function fitTaskOf(dossier: Dossier, place: string): FitTask | null {
   const { size, cable } = dossier;
-  const soft = cable?.coldFlow ?? false;
-  if (place === 'outer-sheath' && size) {
+  const soft = isSoft(cable);
+  if (place === 'outer-sheath' && size?.outer.rangeMm) {
     return { place, part: 'Outer seal', rangeMm: size.outer.rangeMm, seal: size.outer, soft };
   }
   if (place === 'over-cores' && size?.pot) {
     return { place, part: 'Bore over the cores', rangeMm: size.pot.overCoresMm, seal: null, soft };
   }
-  if (place === 'inner-sheath' && size?.inner) {
+  if (place === 'inner-sheath' && size?.inner?.rangeMm) {
     const part = kindOf(dossier).inner === 'diaphragm' ? 'Diaphragm' : 'Inner seal';
     return { place, part, rangeMm: size.inner.rangeMm, seal: size.inner, soft };
   }
@@ -56,16 +57,20 @@ export function limitsOf(dossier: Dossier, place: string): [low: number | null, 
   if (own !== undefined) return own;
   if (place === 'bond') return [null, dossier.site.bondLimitOhm];
   if (place === 'thread-engagement' && isFlameproof(dossier)) {
-    const thread = dossier.size && threadOf(dossier.size.thread);
+    const thread = dossier.size?.thread ? threadOf(dossier.size.thread) : null;
     if (thread?.smallEndMm != null) return [4.5 * thread.pitchMm, null];
-    return [dossier.enclosure.volumeCm3 > SMALL_VOLUME_CM3 ? DEPTH_LARGE_MM : DEPTH_SMALL_MM, null];
+    return [depthAsked(dossier), null];
   }
   return null;
 }
 
+/** A volume that nobody recorded counts as a large one. */
+const depthAsked = ({ enclosure }: Dossier): number =>
+  (enclosure.volumeCm3 ?? Infinity) > SMALL_VOLUME_CM3 ? DEPTH_LARGE_MM : DEPTH_SMALL_MM;
+
 /** Limits that the sheet gives for single values; undefined for another place. */
 function ownLimits(dossier: Dossier, place: string): [number | null, number | null] | null | undefined {
-  const { size, enclosure } = dossier;
+  const { size } = dossier;
   const task = valueTaskOf(dossier, place);
   if (task) return [task.low, task.high];
   if (place === 'back-nut-gap') {
@@ -73,11 +78,10 @@ function ownLimits(dossier: Dossier, place: string): [number | null, number | nu
     return scale ? [scale.lowMm, scale.highMm] : null;
   }
   if (place === 'thread-turns' && isFlameproof(dossier)) {
-    const thread = size && threadOf(size.thread);
+    const thread = size?.thread ? threadOf(size.thread) : null;
     if (!thread) return null;
     if (thread.smallEndMm !== null) return [TAPER_THREADS, null];
-    const depth = enclosure.volumeCm3 > SMALL_VOLUME_CM3 ? DEPTH_LARGE_MM : DEPTH_SMALL_MM;
-    return [Math.max(PARALLEL_THREADS, depth / thread.pitchMm), null];
+    return [Math.max(PARALLEL_THREADS, depthAsked(dossier) / thread.pitchMm), null];
   }
   return undefined;
 }

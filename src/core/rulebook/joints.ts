@@ -1,7 +1,8 @@
-import { jointAnswer, jointTitle } from '../record/kinds/places';
+import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../record/kinds/places';
 import type { Joint } from '../record/types';
 import { notApplicable, unread } from './check';
-import { kindOf, type Context } from './dossier';
+import { groupsOf, kindOf, type Context } from './dossier';
+import { asksFor } from './grades';
 import type { Aspect } from './finding';
 import { judgeValues } from './judge-value';
 import { judgeLook } from './look';
@@ -38,11 +39,29 @@ function judgeJoint(context: Context, joint: Joint): Aspect[] {
   const { school, range } = joint;
   const part = jointTitle(joint.joint);
   if (school === 'faces' || school === 'grip') return [judgeLook(context, jointAnswer(joint.joint, school))];
-  // The gap has a check of its own, which holds it against the scale.
-  if (school === 'gap') return [notApplicable('joint.by-gap', { part })];
+  // The outer seal's gap follows from the cable, and has a check of its own that holds it against the scale.
+  if (school === 'gap' && joint.joint === 'outer-seal' && kindOf(context).checks.includes('E-19'))
+    return [notApplicable('joint.by-gap', { part })];
   if (range === null) {
     const sheet = context.certificate!.sheet.number;
     return [unread('joint.no-limits', { part, school, sheet }, 'settle.sheet')];
   }
-  return judgeValues(context, taskOfJoint(joint)!);
+  const task = taskOfJoint(joint)!;
+  const seen = jointSeen(joint.joint);
+  if (seenInstead(context, joint)) return [judgeLook(context, seen)];
+  const values = judgeValues(context, task);
+  // What moves or lets light through is known, however it was counted.
+  const bad = context.looks.has(seen) ? judgeLook(context, seen) : null;
+  return bad?.outcome === 'fails' ? [...values, bad] : values;
+}
+
+/**
+ * Whether a joint that nobody counted or torqued here, and no sealed record speaks for, is asked by its look:
+ * without opening it, all that can be known is that there is no daylight and nothing moves.
+ */
+function seenInstead(context: Context, { joint, school }: Joint): boolean {
+  if (asksFor(context.grade, 'detailed') || jointGrade(joint) === 'detailed' || school === 'gap')
+    return false;
+  const place = jointAnswer(joint, school);
+  return groupsOf(context, place).length === 0 && !context.skipped.has(place);
 }

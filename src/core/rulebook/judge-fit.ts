@@ -1,10 +1,21 @@
 import { below } from '../quantity/compare';
 import { conformity, fitVerdict } from '../measuring/fit';
-import { DECISIVE_READINGS } from '../measuring/diameter';
+import { DECISIVE_READINGS, type Diameter } from '../measuring/diameter';
 import type { CableShape, Range } from '../record/types';
 import { conforms, fails, marginal, unread } from './check';
-import { diameterOf, groupsOf, isDustProof, isFlameproof, type Context, type ReadingGroup } from './dossier';
+import {
+  diameterOf,
+  groupsOf,
+  isDustProof,
+  isFlameproof,
+  kindOf,
+  type Context,
+  type ReadingGroup,
+} from './dossier';
 import { isWorse, type Aspect, type Facts } from './finding';
+import { faultOfGroup } from './judge-value';
+import { judgeLook } from './look';
+import { countedGroups, type Weighed } from './readings';
 
 /** Probability of conformity that an ignition-critical entry needs without a guard band. */
 const WANTED_PROBABILITY = 0.95;
@@ -16,14 +27,14 @@ export interface FitTask {
   part: string;
   rangeMm: Range;
   /** A seal also asks for a shape and for roundness; null for an armour clamp. */
-  seal: { shapes: readonly CableShape[]; ovalityPct: number } | null;
+  seal: { shapes: readonly CableShape[]; ovalityPct: number | null } | null;
   /** Readings were taken on a sheath that gives way. */
   soft: boolean;
 }
 
 /**
- * The fit of a place against a certified range. Each group of readings gives one diameter, and the worst
- * verdict is the place's.
+ * The fit of a place against a certified range. Each group of readings gives one diameter; the worst verdict
+ * of the decisive ones is the place's, and groups that contradict each other leave it unread.
  */
 export function judgeFit(context: Context, task: FitTask): Aspect {
   const groups = groupsOf(context, task.place);
@@ -31,27 +42,46 @@ export function judgeFit(context: Context, task: FitTask): Aspect {
   if (groups.length === 0) {
     return unread('fit.no-readings', { part: task.part, lowMm, highMm }, 'settle.take-three');
   }
+  const counted = countedGroups(groups, (group) => weighDiameter(context, group, task.soft));
+  if (!counted) return disagree(task.part, groups, (group) => diameterOf(context, group, task.soft));
   let worst: Aspect | null = null;
-  const ovalityKnown = groups.some((group) => !group.fault && group.method !== 'tape');
-  for (const group of groups) {
+  const ovalityKnown = counted.some((group) => !group.fault && group.method !== 'tape');
+  for (const group of counted) {
     const aspect = judgeGroup(context, task, group, ovalityKnown);
     if (!worst || isWorse(aspect.outcome, worst.outcome)) worst = aspect;
   }
   return worst!;
 }
 
+/** A group of diameters as it is weighed against others of its place, mm. */
+export function weighDiameter(context: Context, group: ReadingGroup, soft: boolean): Weighed {
+  const { minMm, maxMm, expandedUncertaintyMm: u, decisive } = diameterOf(context, group, soft);
+  return { low: minMm - u, high: maxMm + u, decisive: decisive && !group.fault };
+}
+
+/** Diameters of a place that count; null where they contradict each other. */
+export const countedDiameters = (context: Context, place: string, soft: boolean) =>
+  countedGroups(groupsOf(context, place), (group) => weighDiameter(context, group, soft));
+
+/** Readings of one place that do not meet each other: measured again, one of them is struck out. */
+export function disagree(
+  part: string,
+  groups: readonly ReadingGroup[],
+  of: (group: ReadingGroup) => Pick<Diameter, 'meanMm' | 'expandedUncertaintyMm'>,
+): Aspect {
+  const said = groups.map((group) => {
+    const { meanMm, expandedUncertaintyMm } = of(group);
+    return `${meanMm.toFixed(2)} ± ${expandedUncertaintyMm.toFixed(2)} mm (${group.instrument.tag}, ${group.by})`;
+  });
+  return unread('place.disagree', { part, said: said.join('; ') }, 'settle.measure-again');
+}
+
 function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalityKnown: boolean): Aspect {
   const { part, rangeMm, seal } = task;
   const [lowMm, highMm] = rangeMm;
   const instrument = group.instrument.tag;
-  if (group.fault) {
-    const until = group.instrument.calibratedUntil;
-    return unread(
-      `fit.${group.fault}`,
-      { part, lowMm, highMm, instrument, until },
-      'settle.other-instrument',
-    );
-  }
+  const fault = faultOfGroup(`${part}, ${lowMm} to ${highMm} mm`, group);
+  if (fault) return fault;
   const d = diameterOf(context, group, task.soft);
   const rule = context.site.acceptance;
   const result = fitVerdict(rangeMm, d, rule);
@@ -79,10 +109,12 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
     facts.excessMm = -result.marginLowMm;
     return fails('fit.below', facts, margin);
   }
+  if (seal?.ovalityPct === null) return unread('fit.ovality-unknown', facts, 'settle.sheet');
   if (seal && d.ovalityPct !== null && below(seal.ovalityPct, d.ovalityPct)) {
     return fails('fit.oval', { ...facts, ovalityPct: d.ovalityPct, allowedPct: seal.ovalityPct }, margin);
   }
-  if (seal && !ovalityKnown) return unread('fit.ovality-hidden', facts, 'settle.caliper');
+  const hidden = seal && !ovalityKnown ? judgeHiddenOvality(context, facts, seal.ovalityPct) : null;
+  if (hidden) return hidden;
   if (result.verdict === 'marginal') {
     return marginal('fit.marginal', facts, 'settle.more-readings', margin);
   }
@@ -95,7 +127,8 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
       margin,
     );
   }
-  const critical = isFlameproof(context) || isDustProof(context);
+  const barrier = kindOf(context).pot === 'compound';
+  const critical = isFlameproof(context) || isDustProof(context) || barrier;
   if (rule !== 'guarded' && critical) {
     const probability = conformity(rangeMm, d);
     if (below(probability, WANTED_PROBABILITY)) {
@@ -104,3 +137,19 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
   }
   return conforms('fit.inside', facts, margin);
 }
+
+/**
+ * A tape hides whether a cable is round: the site's allowance stands for its ovality, and a look for flats is
+ * asked. Null where both hold.
+ */
+function judgeHiddenOvality(context: Context, facts: Facts, allowedPct: number): Aspect | null {
+  const { ovalityAllowancePct } = context.site;
+  const found = { ...facts, allowancePct: ovalityAllowancePct, allowedPct };
+  if (below(allowedPct, ovalityAllowancePct)) return unread('fit.ovality-hidden', found, 'settle.caliper');
+  const look = judgeLook(context, FLATS_LOOK);
+  if (look.outcome === 'conforms') return null;
+  return look.outcome === 'fails' ? look : unread('fit.flats-unseen', found, 'settle.flats');
+}
+
+/** The look that a tape asks for. */
+export const FLATS_LOOK = 'flats';

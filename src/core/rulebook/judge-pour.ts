@@ -1,9 +1,10 @@
 import { compoundTimes } from '../gland/compound';
 import { atMost, below } from '../quantity/compare';
 import type { CompoundData, Pour } from '../record/types';
+import { isLater } from '../record/calibration';
 import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
-import type { Aspect } from './finding';
+import type { Aspect, Facts } from './finding';
 
 const MINUTE_MS = 60_000;
 const HOUR_MS = 3_600_000;
@@ -52,17 +53,42 @@ export function judgePours(context: Context, what: 'compound' | 'resin'): Aspect
   if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
   const { compound, number } = certificate.sheet;
   if (!compound) return [unread('pour.no-sheet', { sheet: number, what }, 'settle.sheet')];
-  if (pours.length === 0) return [unread('pour.none', { name: compound.name }, 'settle.pour')];
-  const mixing = pours.flatMap((pour) => judgeMixing(compound, pour));
-  const cure = judgeCure(context, compound, pours[pours.length - 1]!);
-  return [...mixing, cure];
+  if (pours.length === 0) {
+    // Found made off before these records begin: face, hardness and voids are asked by opening, not the batch.
+    if (context.entry.foundMadeOff && !context.madeOffHere) return [];
+    return [unread('pour.none', { name: compound.name }, 'settle.pour')];
+  }
+  const aspects: Aspect[] = [];
+  for (const pour of pours) {
+    outOfOrder(context, compound, pour, aspects);
+    judgeMixing(compound, pour, aspects);
+  }
+  aspects.push(judgeCure(context, compound, pours[pours.length - 1]!));
+  return aspects;
 }
 
-function judgeMixing(compound: CompoundData, pour: Pour): Aspect[] {
+/** Mixed, packed, looked at, in this order and not in the future: otherwise one of the times is wrong. */
+function outOfOrder(
+  { at }: Context,
+  { name }: CompoundData,
+  { mixedAt, packedAt, lookedAt }: Pour,
+  aspects: Aspect[],
+): void {
+  const mixed = Date.parse(mixedAt);
+  const packed = packedAt === null ? null : Date.parse(packedAt);
+  const looked = lookedAt === null ? null : Date.parse(lookedAt);
+  const order = (packed ?? mixed) >= mixed && (looked === null || looked >= (packed ?? mixed));
+  if (!order) {
+    aspects.push(unread('pour.order', { name, mixedAt, packedAt, lookedAt }, 'settle.pour'));
+  } else if (isLater(lookedAt ?? packedAt ?? mixedAt, at)) {
+    aspects.push(unread('pour.future', { name, mixedAt, packedAt, lookedAt }, 'settle.clock'));
+  }
+}
+
+function judgeMixing(compound: CompoundData, pour: Pour, aspects: Aspect[]): void {
   const { batch, expires, ratioKept, temperatureC, mixedAt, packedAt } = pour;
   const { name } = compound;
-  const facts = { name, batch: batch ?? '', expires: expires ?? '', mixedAt, packedAt, temperatureC };
-  const aspects: Aspect[] = [];
+  const facts: Facts = { name, batch: batch ?? '', expires: expires ?? '', mixedAt, packedAt, temperatureC };
   if (batch === null) aspects.push(fails('pour.no-batch', facts));
   if (expires === null) aspects.push(fails('pour.no-expiry', facts));
   else if (mixedAt.slice(0, 10) > expires.slice(0, 10)) aspects.push(fails('pour.expired', facts));
@@ -71,17 +97,21 @@ function judgeMixing(compound: CompoundData, pour: Pour): Aspect[] {
   else if (!ratioKept) aspects.push(fails('pour.ratio', { ...facts, ratio: compound.ratio }));
   const moments = momentsOf(compound, pour);
   if (!moments || temperatureC === null) {
-    return [...aspects, unread('pour.no-temperature', facts, 'settle.pour')];
+    aspects.push(unread('pour.no-temperature', facts, 'settle.pour'));
+    return;
   }
   if (below(temperatureC, compound.minimumC)) {
     aspects.push(fails('pour.too-cold', { ...facts, minimumC: compound.minimumC }));
   }
-  if (packedAt === null) return [...aspects, unread('pour.not-packed', facts, 'settle.pour')];
+  if (packedAt === null) {
+    aspects.push(unread('pour.not-packed', facts, 'settle.pour'));
+    return;
+  }
   const workingMin = (moments.stiff - Date.parse(mixedAt)) / MINUTE_MS;
   const tookMin = (Date.parse(packedAt) - Date.parse(mixedAt)) / MINUTE_MS;
-  const times = { ...facts, workingMin, tookMin };
-  aspects.push(atMost(tookMin, workingMin) ? conforms('pour.in-time', times) : fails('pour.too-late', times));
-  return aspects;
+  facts.workingMin = workingMin;
+  facts.tookMin = tookMin;
+  aspects.push(atMost(tookMin, workingMin) ? conforms('pour.in-time', facts) : fails('pour.too-late', facts));
 }
 
 /** Looked at before the cure is a look at soft compound; nobody has looked before the time is up. */

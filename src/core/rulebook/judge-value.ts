@@ -3,6 +3,7 @@ import { conforms, fails, marginal, unread } from './check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from './dossier';
 import type { Aspect, Facts } from './finding';
 import { passedOver } from './passed-over';
+import { countedGroups, type Weighed } from './readings';
 
 /** A single value that is held against limits: turns, torque, a length. */
 export interface ValueTask {
@@ -24,7 +25,25 @@ export function judgeValues(context: Context, task: ValueTask): Aspect[] {
     const none = unread('value.none', { part, unit, low, high }, task.settle);
     return [passedOver(context, task.place) ?? none];
   }
-  return groups.map((group) => judgeGroup(context, task, group));
+  const counted = countedGroups(groups, (group) => weighValue(group));
+  if (!counted) return [valuesDisagree(part, unit, groups)];
+  return counted.map((group) => judgeGroup(context, task, group));
+}
+
+/** A group of single values as it is weighed against others of its place, in its own unit. */
+export function weighValue({ readings, instrument, fault }: ReadingGroup, perUnit = 1): Weighed {
+  const values = readings.map(({ value }) => value * perUnit);
+  const u = singleUncertainty(instrument) * perUnit;
+  return { low: Math.min(...values) - u, high: Math.max(...values) + u, decisive: !fault };
+}
+
+/** Values of one place that do not meet each other. */
+export function valuesDisagree(part: string, unit: string, groups: readonly ReadingGroup[]): Aspect {
+  const said = groups.map(
+    ({ readings, instrument, by }) =>
+      `${readings.map(({ value }) => value).join(', ')} ${unit} (${instrument.tag}, ${by})`,
+  );
+  return unread('place.disagree', { part, said: said.join('; ') }, 'settle.measure-again');
 }
 
 /** Why a group of readings cannot count; null when it can. */

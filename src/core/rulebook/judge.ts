@@ -1,10 +1,12 @@
+import { isLater } from '../record/calibration';
 import type { KindId } from '../record/kind-ids';
 import { KINDS } from '../record/kinds';
-import type { EntryStatus, Grade } from '../record/types';
+import type { Grade } from '../record/types';
 import type { Check } from './check';
 import type { Context, Dossier } from './dossier';
-import { countOutcomes, isWorse, stateOf, type Aspect, type Finding } from './finding';
+import { isWorse, type Aspect, type Finding } from './finding';
 import { asksFor } from './grades';
+import { withoutFuture } from './readings';
 import { ruleOf } from './rules';
 
 /** Rules of a kind in the order of its checks, looked up once. */
@@ -18,7 +20,7 @@ const RULES_OF = new Map<KindId, readonly Check[]>();
 /**
  * Judges one entry: every check that its kind has and the grade calls for.
  * Pure; a check above the grade is left out, never called conforming, unless a sealed as-left record of
- * the same gland and cable answers it.
+ * the same gland and cable answers it, or what is known already makes it fail.
  *
  * @param at time of judging, ISO 8601
  */
@@ -26,42 +28,60 @@ export function judge(dossier: Dossier, grade: Grade, at: string): Finding[] {
   const context = contextOf(dossier, grade, at);
   const findings: Finding[] = [];
   for (const rule of rulesOf(dossier.entry.kind)) {
-    // What the closed entry hides is judged below its grade only where a sealed record speaks for it.
-    if (asksFor(grade, rule.grade) || dossier.record) findings.push(findingOf(rule, context));
+    const finding = findingOf(rule, context);
+    if (asksFor(grade, rule.grade) || isKnown(finding, context)) findings.push(finding);
   }
   return findings;
+}
+
+/**
+ * Whether a check that the grade does not ask for is told all the same: what is known to be bad counts at every
+ * grade, and a sealed record speaks for what the closed entry hides, its skipped hold points included.
+ */
+function isKnown({ outcome, key, record }: Finding, context: Context): boolean {
+  if (outcome === 'fails') return true;
+  if (!context.record) return false;
+  return outcome === 'unread' ? key === 'hold.skipped' : record !== null;
 }
 
 /**
  * What checks are run with: the dossier, the grade and the time.
  * Field by field, like the finding below: a spread would be the dearest step of a judgement.
  */
-export const contextOf = (d: Dossier, grade: Grade, at: string): Context => ({
-  site: d.site,
-  area: d.area,
-  enclosure: d.enclosure,
-  entry: d.entry,
-  cable: d.cable,
-  certificate: d.certificate,
-  size: d.size,
-  round: d.round,
-  readings: d.readings,
-  looks: d.looks,
-  instruments: d.instruments,
-  groups: d.groups,
-  pours: d.pours,
-  record: d.record,
-  recorded: d.recorded,
-  skipped: d.skipped,
-  lastSealed: d.lastSealed,
-  askedAt: d.askedAt,
-  mineral: d.mineral,
-  transit: d.transit,
-  references: d.references,
-  grade,
-  at,
-  diameters: new Map(),
-});
+export function contextOf(d: Dossier, grade: Grade, at: string): Context {
+  const late = isLater(d.newest, at);
+  return {
+    site: d.site,
+    area: d.area,
+    enclosure: d.enclosure,
+    entry: d.entry,
+    cable: d.cable,
+    certificate: d.certificate,
+    size: d.size,
+    round: d.round,
+    readings: d.readings,
+    looks: d.looks,
+    instruments: d.instruments,
+    groups: late ? withoutFuture(d.groups, at) : d.groups,
+    pours: d.pours,
+    record: d.record,
+    recorded: d.recorded,
+    skipped: d.skipped,
+    newest: d.newest,
+    madeOffHere: d.madeOffHere,
+    otherEnds: d.otherEnds,
+    otherArea: d.otherArea,
+    lastSealed: d.lastSealed,
+    askedAt: d.askedAt,
+    mineral: d.mineral,
+    transit: d.transit,
+    references: d.references,
+    grade,
+    at,
+    late,
+    diameters: new Map(),
+  };
+}
 
 /** Day of the sealed record that a check leans on; null when the round itself answers. */
 function recordOf({ place, grade }: Check, { record, recorded }: Context): string | null {
@@ -85,6 +105,7 @@ function findingOf(rule: Check, context: Context): Finding {
     if (isOpen(aspect)) open++;
   }
   // Field by field: a spread here costs more than the whole judgement.
+  const shock = rule.shock?.(worst) ?? false;
   return {
     outcome: worst.outcome,
     key: worst.key,
@@ -95,26 +116,8 @@ function findingOf(rule: Check, context: Context): Finding {
     place: rule.place,
     consequence: rule.consequence(context),
     hazard: rule.hazard,
+    shock,
     record: context.recorded.size === 0 ? null : recordOf(rule, context),
     also: open <= 1 ? NONE : aspects.filter((aspect) => aspect !== worst && isOpen(aspect)),
-  };
-}
-
-/** Where an entry stands: its state with grade and the date of the newest reading or look. */
-export function statusOf(dossier: Dossier, findings: readonly Finding[], grade: Grade): EntryStatus {
-  let at: string | null = null;
-  const newest = (time: string) => {
-    if (at === null || time > at) at = time;
-  };
-  for (const reading of dossier.readings) newest(reading.at);
-  for (const look of dossier.looks.values()) newest(look.at);
-  return {
-    entry: dossier.entry.id,
-    site: dossier.entry.site,
-    round: dossier.round?.id ?? null,
-    grade,
-    at,
-    state: stateOf(findings),
-    counts: countOutcomes(findings),
   };
 }

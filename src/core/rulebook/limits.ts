@@ -6,3 +6,9 @@ export const THIN_WALL_MM = 6;
 export const WASHER_ABOVE = 'IP54';
 /** A clearance hole may exceed the thread's major diameter by this much unless the sheet says otherwise, mm. */
 export const CLEARANCE_MM = 0.7;
+/** A count of turns while unscrewing is never better than half a turn: the last thread lets go late. */
+export const TURNS_UNCERTAINTY = 0.5;
+/** Threads that a taper joint of an explosionproof enclosure needs on a division site (NFPA 70, 500.8). */
+export const DIVISION_TAPER_THREADS = 5;
+/** Uncertainty of a plug's engaged length, which is read with a rule, mm (chosen: half a division). */
+export const PLUG_UNCERTAINTY_MM = 0.5;

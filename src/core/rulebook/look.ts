@@ -1,3 +1,4 @@
+import { isLater } from '../record/calibration';
 import { lookOf } from '../record/kinds';
 import { conditionLook, conditionNumber, type LookQuestion } from '../record/kinds/looks';
 import { conforms, fails, unread } from './check';
@@ -10,7 +11,7 @@ export function questionOf({ entry, certificate }: Context, look: string): LookQ
   const own = lookOf(entry.kind, look);
   if (own) return own;
   const number = conditionNumber(look);
-  const text = number === null ? undefined : certificate?.specialConditions[number - 1];
+  const text = number === null ? undefined : certificate?.specialConditions?.[number - 1];
   return text === undefined ? null : conditionLook(number!, text);
 }
 
@@ -19,12 +20,19 @@ export function judgeLook(context: Context, look: string): Aspect {
   const question = questionOf(context, look);
   if (!question) return unread('look.unknown', { look });
   const given = context.looks.get(look);
+  if (given && context.late && (isLater(given.at, context.at) || fromTheFuture(context, look))) {
+    return unread('look.future', { look, title: question.title, at: given.at }, 'settle.clock');
+  }
   if (!given) return passedOver(context, look) ?? unread('look.none', { look, title: question.title });
   const answer = question.answers.find(({ id }) => id === given.answer);
   if (!answer) return unread('look.none', { look, title: question.title });
   const facts = { look, title: question.title, answer: answer.id, said: answer.title, by: given.by };
   return answer.good ? conforms('look.good', facts) : fails('look.bad', facts);
 }
+
+/** Whether a look is answered by a sealed record that lies after the time of judging. */
+const fromTheFuture = ({ record, recorded, at }: Context, look: string): boolean =>
+  record !== null && recorded.has(look) && isLater(record.at, at);
 
 /** The answer that was given to a look; null before. */
 export const answerTo = ({ looks }: Pick<Context, 'looks'>, look: string): string | null =>

@@ -5,6 +5,7 @@ import type {
   Area,
   AsLeft,
   AssemblySheet,
+  BlockSide,
   Cable,
   Certificate,
   Continuity,
@@ -78,13 +79,14 @@ let made = 0;
 
 /** Instrument of the test per kind of instrument. */
 const INSTRUMENT: Record<InstrumentKind, string> = {
-  caliper: 'c', tape: 'w', 'milliohm-meter': 'o', 'pitch-gauge': 'c', rule: 'u', 'turn-mark': 't',
-  'torque-driver': 'n', feeler: 'c', thermometer: 'c', 'insulation-tester': 'c',
+  caliper: 'c', tape: 'w', 'milliohm-meter': 'o', 'pitch-gauge': 'g', rule: 'u', 'turn-mark': 't',
+  'torque-driver': 'n', feeler: 'c', thermometer: 'c', 'insulation-tester': 'i',
 }; // prettier-ignore
 
 const instrumentFor = (place: string): InstrumentKind => {
   if (place === 'bond' || place === 'sheath-earth') return 'milliohm-meter';
   if (place === 'sheath-length') return 'rule';
+  if (place === 'thread-pitch') return 'pitch-gauge';
   if (place.startsWith('torque-')) return 'torque-driver';
   if (place.includes('turns')) return 'turn-mark';
   return place === 'support-distance' ? 'rule' : 'caliper';
@@ -147,7 +149,7 @@ const MINERAL_POT: MineralPot = {
 /** What a mineral-insulated cable has beside: 40 m of 12 mm² copper predict 0.0573 Ω. */
 export const SOUND_MINERAL: Mineral = {
   conductors: ['L', 'N'], screened: true, jacketed: false, testVoltage: 500, newMegohm: 100, serviceMegohm: 20,
-  windowMin: 15, fallFactor: 2, sheathMm2: 12, sheathC: 90,
+  windowMin: 15, fallFactor: 2, sheathMm2: 12, sheathC: 90, earthLimitOhm: 0.4,
   link: {
     straightsMm: [480, 946], bends: [{ angleDeg: 90, radiusMm: 130, right: false }], entryMm: [12, 12],
     tailMm: [120, 120], trimMm: 20, fitMm: 3,
@@ -162,7 +164,7 @@ export const insulationTest = (
   megohm: number,
   change: Partial<InsulationTest> = {},
 ): InsulationTest => ({
-  ...base, id, cable: 'k', entry: stage === 'in-service' ? null : 'e', stage, drying: false, instrument: 'c',
+  ...base, id, cable: 'k', entry: stage === 'in-service' ? null : 'e', stage, drying: false, instrument: 'i',
   temperatureC: 20, farEndSealed: true, by: 'A. Vell', at,
   readings: pairsOf(['L', 'N'], true).map((pair) => ({ pair, megohm, saturated: false, by: 'A. Vell', at })),
   ...change,
@@ -184,28 +186,39 @@ const TESTS: InsulationTest[] = [
 /** What the maker says about the sound transit. */
 export const SOUND_TRANSIT: TransitSheet = {
   blocks: [{ sizeMm: 30, boreMm: 10.1, layerMm: 1, layersPerHalf: 6, keepLayers: 1, rangeMm: [10, 25] }, { sizeMm: 60, boreMm: 27, layerMm: 1, layersPerHalf: 14, keepLayers: 1, rangeMm: [28, 54] }],
-  gapMm: [0.2, 1], maxLayerDifference: 1, stayPlateMm: 1, compressionMm: [20, 30], wedgeMm: [8, 12], relaxH: 24,
+  gapMm: [0.2, 1], maxLayerDifference: 1, stayPlateMm: 1, compressionMm: [20, 30], wedgeMm: [8, 12], relaxH: 24, shapes: ['round'],
   sealant: { name: 'Dessel sealant', depthMm: 20, wastePct: 10, cartridgeMl: 310, maxFillPct: 40, cableGapMm: 15, wallGapMm: 15, sleeve: { outerMm: 32, innerMm: 20, lengthMm: 70 }, coreClearanceMm: 4 },
 }; // prettier-ignore
+
+const side = (cable: string | null, layers: [number, number], readingsMm: number[]): BlockSide => ({
+  layers: cable === null ? null : layers, readingsMm: cable === null ? [] : readingsMm,
+  instrument: cable === null ? null : 'c', readBy: null, readAt: null, others: [], daylight: cable === null ? null : false,
+}); // prettier-ignore
+
+/** Readings of the sound cable in sealant. */
+export const SEALED_READINGS = [
+  { readingsMm: [20.68, 20.72, 20.7], instrument: 'c', by: 'A. Vell', at: '2026-03-04T09:00:00.000Z' },
+];
 
 /** A block of the sound transit; with the cable it is peeled for 20.7 mm, on the armour side for 17.7 mm. */
 export const soundBlock = (cable: string | null, bonded: boolean): PackedBlock => ({
   cable, core: cable === null ? true : null,
-  jacket: { layers: cable === null ? null : [5, 5], readingsMm: [], instrument: null, daylight: cable === null ? null : false },
-  armour: bonded ? { layers: cable === null ? null : [4, 3], readingsMm: [], instrument: null, daylight: cable === null ? null : false } : null,
-  bondOhm: bonded && cable !== null ? 0.011 : null,
+  jacket: side(cable, [5, 5], [20.68, 20.72, 20.7]),
+  armour: bonded ? side(cable, [4, 3], [17.69, 17.71, 17.7]) : null,
+  bondOhm: bonded && cable !== null ? 0.011 : null, bondInstrument: bonded && cable !== null ? 'o' : null, bondAt: null,
 }); // prettier-ignore
 
+const REST = { recessFarMm: [], plug: false, packedAt: '2026-03-02T09:00:00.000Z' };
 const soundOpening = (transit: 'blocks' | 'bonded' | 'sealant'): PackedOpening =>
   transit === 'sealant'
-    ? { label: '1', rows: [], wedgeMm: null, cables: [{ cable: 'k', xMm: 60, yMm: 70 }], recessMm: [20, 21, 20] }
+    ? { label: '1', rows: [], wedgeMm: null, cables: [{ cable: 'k', xMm: 60, yMm: 70, readings: SEALED_READINGS }], recessMm: [20, 21, 20], ...REST }
     : {
-        label: '1', wedgeMm: 10, cables: [], recessMm: [],
+        label: '1', wedgeMm: 10, cables: [], recessMm: [], ...REST,
         rows: [{ heightMm: 30, plate: true, columns: ['k', null].map((cable) => ({ widthMm: 30, blocks: [soundBlock(cable, transit === 'bonded')] })) }],
       }; // prettier-ignore
 
 const FRAME = (sealant: boolean): Frame => ({
-  where: 'wall', wallDepthMm: 200, sides: 1,
+  where: 'wall', wallDepthMm: 200, sides: 1, otherArea: null,
   openings: [sealant ? { label: '1', shape: 'rect', widthMm: 200, heightMm: 150 } : { label: '1', shape: 'rect', widthMm: 60, heightMm: 56 }],
 }); // prettier-ignore
 
@@ -213,6 +226,7 @@ const seal = (low: number, high: number, coldFlow = false): Seal => ({
   rangeMm: [low, high],
   ovalityPct: 5,
   maxC: 95,
+  minC: null,
   coldFlow,
   shapes: ['round'],
 });
@@ -220,7 +234,7 @@ const seal = (low: number, high: number, coldFlow = false): Seal => ({
 /** The size of a kind that the sound cable fits. */
 function sizeOf(kind: KindId): GlandSize {
   const { ring, armour, inner, pot } = KINDS[kind];
-  const [wire, braid] = ring === 'universal' ? ['both', 'both'] : ['W', 'X'];
+  const [wire, braid] = ring === 'universal' ? ['both', 'both'] : ['wire', 'braid'];
   const wires = [
     { face: wire!, armour: 'wire' as const, rangeMm: [1.15, 1.65] as [number, number] },
     { face: braid!, armour: 'braid' as const, rangeMm: [0.2, 0.7] as [number, number] },
@@ -253,7 +267,7 @@ function joints(kind: KindId): AssemblySheet['joints'] {
 }
 
 /** Everything that a sound entry of a kind answers otherwise than with the first good answer. */
-const PREFERRED: Record<string, string> = { 'unused-entries': 'none' };
+const PREFERRED: Record<string, string> = { 'unused-entries': 'none', unaltered: 'first' };
 
 /** The records of a sound entry, changed as a test asks; flameproof in zone 1 unless the kind is an ordinary one. */
 export function recordsWith(change: Change = {}): MemorySlice {
@@ -263,26 +277,33 @@ export function recordsWith(change: Change = {}): MemorySlice {
   const caliper: Instrument = {
     ...base, id: 'c', tag: 'Caliper 07', kind: 'caliper', unit: 'mm', span: [0, 150], resolution: 0.01,
     expandedUncertainty: 0.03, coverageFactor: 2, repeatability: 0.02, repeatabilitySoft: 0.05,
-    calibratedUntil: '2027-01-01', calibration: 'CAL 1', simulated: true, ...change.instrument,
+    calibratedUntil: '2027-01-01', calibration: 'CAL 1', calibrations: [], pooledPlaces: null, simulated: true,
+    ...change.instrument,
   }; // prettier-ignore
   const others: Instrument[] = [
     { ...caliper, id: 'o', tag: 'Ohmmeter 02', kind: 'milliohm-meter', unit: 'ohm', span: [0, 20], resolution: 0.0001, expandedUncertainty: 0.001, repeatability: 0.0005 },
     { ...caliper, id: 'u', tag: 'Rule 01', kind: 'rule', span: [0, 3000], resolution: 1, expandedUncertainty: 0.5, repeatability: 0.2 },
     { ...caliper, id: 't', tag: 'Mark', kind: 'turn-mark', unit: 'turns', span: [0, 40], resolution: 0.05, expandedUncertainty: 0.05, repeatability: 0.02 },
+    { ...caliper, id: 'i', tag: 'Tester 01', kind: 'insulation-tester', unit: 'megohm', span: [0.001, 1000], resolution: 0.1, expandedUncertainty: 5, repeatability: 1 },
+    { ...caliper, id: 'g', tag: 'Pitch gauge 01', kind: 'pitch-gauge', span: [0.25, 6], resolution: 0.05, expandedUncertainty: 0.02 },
+    { ...caliper, id: 'w', tag: 'Tape 11', kind: 'tape', span: [0, 2000], resolution: 0.5, expandedUncertainty: 0.3, repeatability: 0.2 },
     { ...caliper, id: 'n', tag: 'Driver 04', kind: 'torque-driver', unit: 'Nm', span: [1, 100], resolution: 0.1, expandedUncertainty: 1, repeatability: 0.3 },
   ]; // prettier-ignore
   const ordinary = !traits.certified;
   const gripped = traits.armour === 'gripped';
+  // A transit stands in a wall of the building, unless it is made for cabinets.
+  const wall = traits.transit !== null && !traits.checks.includes('E-05');
   const certificate = {
     ...base, id: 'q', number: 'FRN 24.0117', maker: 'Fernholt', title: 'Gland', kind, issued: '2024-01-01', state: 'valid',
     concepts: ordinary ? [] : ['db', 'eb', 'tb'], levels: ordinary ? [] : ['Gb', 'Db'], groups: ordinary ? [] : ['IIC', 'IIIC'],
     serviceC: [-40, 95], ingress: 'IP66', sealing: true, specialConditions: [], divisions: [], reducedRetention: false,
+    withdrawn: null, categories: [], oRing: false, demandsBarrier: false,
     sheet: {
       number: 'FS 117', expectedBondOhm: 0.012, joints: joints(kind), shroud: ordinary ? 'shroud' : 'none', chart: [{ cores: 4, areaMm2: 4, size: 'S3' }],
       sizes: [{ ...sizeOf(kind), ...change.size }],
       compound: traits.pot === 'none' ? null : {
         name: 'Dessel compound', packMl: 40, wastePct: 15, ratio: '1 : 1', referenceC: 20, q10: 2, workingMinutes: 30,
-        cureHours: 4, energiseHours: 6, minimumC: 5, maxC: 110, extrapolates: false, reachMm: 30,
+        cureHours: 4, energiseHours: 6, minimumC: 5, maxC: 110, extrapolates: false, reachMm: 30, minC: null,
       },
       transit: traits.transit ? { ...SOUND_TRANSIT, ...change.transit } : null,
       ...change.sheet,
@@ -292,26 +313,26 @@ export function recordsWith(change: Change = {}): MemorySlice {
   const records: [RecordChange['table'], object][] = [
     ['site', {
       ...base, id: 's', name: 'Works', acceptance: 'guarded', references: 'iec-2013', scheme: 'zones', barrierSchool: '2013',
-      ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 },
+      ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 }, enclosureTypes: [],
       timeZone: 'UTC', lastSeal: null, ...change.site,
     }],
     ['area', {
       ...base, id: 'a', name: 'Hall', zone: ordinary ? 'unclassified' : '1', group: ordinary ? null : 'IIB', temperatureClass: ordinary ? null : 'T3', substances: '',
-      division: null, weather: 'indoors',
+      division: null, weather: 'indoors', beside: null, cloudIgnitionC: null, layerIgnitionC: null, dustLayerMm: null,
       ambientC: [-5, 40], ingressNeed: 'IP54', outlineM: { x: 0, y: 0, width: 9, height: 9 }, levelM: 0, ...change.area,
     }],
     ['enclosure', {
-      ...base, id: 'b', area: 'a', tag: 'JB-1', what: 'box', concepts: ordinary ? [] : ['db'], group: 'IIB', temperatureClass: null,
+      ...base, id: 'b', area: 'a', tag: 'JB-1', what: 'box', concepts: ordinary || wall ? [] : ['db'], group: 'IIB', temperatureClass: null,
       ingress: 'IP66', derating: null, volumeCm3: 1800, wallMm: 12, entryTemperatureC: null, material: 'metal',
       ignitionSource: false, indirectEntry: false, demandsBarrier: false, unused: [],
-      measuredTemperature: null, positionM: { x: 1, y: 1, z: 0 }, ...change.enclosure,
+      branchTemperatureC: null, onlyIntrinsic: null, type: null, measuredTemperature: null, positionM: { x: 1, y: 1, z: 0 }, ...change.enclosure,
     }],
     ['cable', {
-      ...base, id: 'k', tag: 'P-1', from: '', to: '', lengthM: 40, cores: [{ count: 4, areaMm2: 4, diameterMm: 4.1 }],
+      ...base, id: 'k', tag: 'P-1', from: '', to: '', lengthM: 40, cores: [{ count: traits.mineral ? 2 : 4, areaMm2: 4, diameterMm: 4.1 }],
       shape: 'round', coldFlow: false, innerMm: 15.2,
       armour: traits.armour === 'none' && traits.transit !== 'bonded' ? null : { type: gripped ? 'corrugated' : 'wire', sizeMm: 1.25, material: 'steel', areaMm2: null },
       unarmoured: traits.armour === 'none' && traits.transit !== 'bonded' ? { by: 'A. Vell', on: '2026-01-02' } : null, sheathMm: 1.5,
-      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, filling: 'filled', breathing: null,
+      outerMm: 20.7, toleranceMm: 0.4, maxC: 90, minC: -40, screened: false, filling: 'filled', breathing: null,
       mineral: traits.mineral ? { ...SOUND_MINERAL, ...change.mineral } : null, ...change.cable,
     }],
     ['certificate', certificate],
@@ -320,8 +341,9 @@ export function recordsWith(change: Change = {}): MemorySlice {
     ['entry', {
       ...base, id: 'e', enclosure: 'b', label: 'A', kind,
       hole: { form: 'threaded', thread: 'M25x1.5', diameterMm: null, chamfersMm: 1 }, certificate: 'q', size: 'S3',
-      ringFace: traits.ring === 'reversible' || traits.ring === 'dedicated' ? 'W' : null, cable: 'k', washerMm: 2,
-      adaptors: [], tailMm: 180, frame: traits.transit ? FRAME(traits.transit === 'sealant') : null, ...change.entry,
+      ringFace: traits.ring === 'reversible' || traits.ring === 'dedicated' ? 'wire' : null, cable: 'k', washerMm: 2,
+      compartment: null, sealingDevice: false, factoryFitted: null, factoryThreaded: null, raceway: null,
+      foundMadeOff: null, cableSince: null, adaptors: [], tailMm: 180, frame: traits.transit ? FRAME(traits.transit === 'sealant') : null, ...change.entry,
     }],
     ['round', {
       ...base, id: 'r', name: 'Round', grade: 'detailed', entries: ['e', ...(change.entries ?? []).map(({ id }) => id)],

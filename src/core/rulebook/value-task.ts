@@ -44,17 +44,22 @@ export function valueTaskOf({ size, certificate, cable }: Dossier, place: string
   }
 }
 
-/** Turns or torque of a joint whose school gives limits; null for one that is looked at or closed by its gap. */
+/** Turns, torque or gap of a joint whose school gives limits; null for one that is looked at. */
 function jointTask(certificate: Dossier['certificate'], place: string): ValueTask | null {
-  const joint = certificate?.sheet.joints.find((one) => place === `${one.school}-${one.joint}`);
+  const joint = certificate?.sheet.joints.find((one) => place === jointAnswer(one.joint, one.school));
   return joint ? taskOfJoint(joint) : null;
 }
 
-/** What a joint's turns or torque are held against; null for another school, or without limits. */
+const MEASURED = {
+  turns: { unit: 'turns', settle: 'settle.turns' },
+  torque: { unit: 'N·m', settle: 'settle.torque' },
+  gap: { unit: 'mm', settle: 'settle.gap' },
+} as const;
+
+/** What a joint's turns, torque or gap are held against; null for another school, or without limits. */
 export function taskOfJoint({ joint, school, range }: Joint): ValueTask | null {
-  if (range === null || (school !== 'turns' && school !== 'torque')) return null;
-  const unit = school === 'turns' ? 'turns' : 'N·m';
-  const settle = school === 'turns' ? 'settle.turns' : 'settle.torque';
+  if (range === null || (school !== 'turns' && school !== 'torque' && school !== 'gap')) return null;
+  const { unit, settle } = MEASURED[school];
   return {
     place: jointAnswer(joint, school),
     part: jointTitle(joint),

@@ -1,5 +1,7 @@
-import { atMost, below } from '../quantity/compare';
-import { diameter } from '../measuring/diameter';
+import { isSoft } from '../measuring/soft';
+import { atMost, below, SLACK } from '../quantity/compare';
+import { DECISIVE_READINGS, diameter, type Diameter } from '../measuring/diameter';
+import { readingFault, repeatabilityOn } from '../record/calibration';
 import type {
   BlockSide,
   Cable,
@@ -8,6 +10,8 @@ import type {
   Instrument,
   PackedBlock,
   PackedOpening,
+  ReadingFault,
+  SideReadings,
   TransitBlock,
   TransitSheet,
 } from '../record/types';
@@ -16,19 +20,33 @@ import { peel, peelable, peelingOf, type MeasuredCable, type Peeling } from './p
 /** What is wrong with one side of a block. */
 export type SideFault = 'range' | 'wide' | 'tight' | 'difference' | 'last-layer' | 'daylight';
 
+/** Why a diameter cannot count, or not settle anything. */
+export type SideOpen =
+  | { why: 'not-measured' }
+  | { why: 'fault'; fault: ReadingFault; instrument: string; until: string }
+  | { why: 'disagree'; said: string }
+  | { why: 'few'; readings: number }
+  | { why: 'repeatability'; instrument: string };
+
 /** One side of a block as it was found. */
 export interface SideState {
   side: 'jacket' | 'armour';
   /** The cable as measured, or as its record says; null where neither is known. */
   cable: MeasuredCable | null;
-  /** Measured with an instrument, or taken from the record. */
+  /** Measured with instruments that count; a record never stands in for a measurement. */
   measured: boolean;
+  /** What keeps the diameter from settling anything; null where it does. */
+  open: SideOpen | null;
   layers: readonly [number, number] | null;
+  /** Null: not looked at. */
+  daylight: boolean | null;
   /** What the layers counted leave; null where they were not counted. */
   found: Peeling | null;
   /** What should be peeled; null where the block does not take the cable. */
   right: Peeling | null;
   faults: SideFault[];
+  /** Measured, counted and looked at, with nothing wrong: no rule about a side has anything to say. */
+  clear: boolean;
 }
 
 /** One block of an opening, and where it is. */
@@ -45,39 +63,120 @@ export interface BlockState {
   sides: SideState[];
 }
 
-/** A cable's diameter on a side, from its readings or from its record with its tolerance. */
-export function cableOn(
-  side: 'jacket' | 'armour',
-  { readingsMm, instrument }: BlockSide,
+/** A diameter of a transit's cable, from its readings or from its record with its tolerance. */
+export interface KnownDiameter {
+  cable: MeasuredCable | null;
+  measured: boolean;
+  open: SideOpen | null;
+}
+
+/** A group of readings: one person, one instrument. */
+interface Group {
+  diameter: Diameter;
+  tag: string;
+  by: string;
+  fault: ReadingFault | null;
+  until: string;
+}
+
+/** What measures a cable in a transit. */
+const CALIPER = { instruments: ['caliper'], unit: 'mm' } as const;
+
+function groupOf(
+  { readingsMm, instrument, by, at }: SideReadings,
+  soft: boolean,
+  instruments: ReadonlyMap<Id, Instrument>,
+): Group {
+  const record = instrument === null ? null : (instruments.get(instrument) ?? null);
+  let fault: ReadingFault | null = null;
+  for (const value of readingsMm) fault ??= readingFault({ fault: null, value, at }, record, CALIPER, null);
+  const means = {
+    expandedUncertaintyMm: record?.expandedUncertainty ?? 0,
+    coverageFactor: record?.coverageFactor ?? 1,
+    resolutionMm: record?.resolution ?? 0,
+    repeatabilityMm: record ? repeatabilityOn(record, soft) : null,
+  };
+  return {
+    diameter: diameter('caliper', readingsMm, means, null),
+    tag: record?.tag ?? 'an instrument that is not on record',
+    by,
+    fault,
+    until: record?.calibratedUntil ?? '',
+  };
+}
+
+/**
+ * The diameter of a cable in a transit by its groups of readings: decisive ones that agree, the widest of them;
+ * without readings its record stands in for planning, never for a judgement.
+ *
+ * @param recordMm by the cable's record; null where it does not say
+ */
+export function knownDiameter(
+  readings: readonly SideReadings[],
+  recordMm: number | null,
   cable: Cable | null,
   instruments: ReadonlyMap<Id, Instrument>,
-): { cable: MeasuredCable | null; measured: boolean } {
-  const by = instrument === null ? null : (instruments.get(instrument) ?? null);
-  if (readingsMm.length > 0 && by) {
-    const { meanMm, minMm, maxMm, expandedUncertaintyMm } = diameter(
-      'caliper',
-      readingsMm,
-      {
-        expandedUncertaintyMm: by.expandedUncertainty,
-        coverageFactor: by.coverageFactor,
-        resolutionMm: by.resolution,
-        repeatabilityMm: cable?.coldFlow ? by.repeatabilitySoft : by.repeatability,
-      },
-      null,
-    );
-    return { cable: { minMm, maxMm, meanMm, expandedUncertaintyMm }, measured: true };
+): KnownDiameter {
+  const groups = readings
+    .filter(({ readingsMm }) => readingsMm.length > 0)
+    .map((one) => groupOf(one, isSoft(cable), instruments));
+  if (groups.length === 0) {
+    const u = cable?.toleranceMm ?? 0;
+    const known = recordMm === null ? null : { minMm: recordMm, maxMm: recordMm, meanMm: recordMm, expandedUncertaintyMm: u }; // prettier-ignore
+    return { cable: known, measured: false, open: { why: 'not-measured' } };
   }
-  const mm = cable && (side === 'jacket' ? cable.outerMm : overArmour(cable));
-  if (mm === null) return { cable: null, measured: false };
+  const decisive = groups.filter((group) => group.diameter.decisive && !group.fault);
+  const counted = decisive.length > 0 ? decisive : groups;
+  return { cable: widest(counted), measured: true, open: openOf(groups, decisive) };
+}
+
+/** What has to hold the smallest and the largest of all that counts. */
+function widest(groups: readonly Group[]): MeasuredCable {
+  const u = Math.max(...groups.map(({ diameter: d }) => d.expandedUncertaintyMm));
   return {
-    cable: { minMm: mm, maxMm: mm, meanMm: mm, expandedUncertaintyMm: cable!.toleranceMm / 2 },
-    measured: false,
+    minMm: Math.min(...groups.map(({ diameter: d }) => d.minMm)),
+    maxMm: Math.max(...groups.map(({ diameter: d }) => d.maxMm)),
+    meanMm: groups.reduce((sum, { diameter: d }) => sum + d.meanMm, 0) / groups.length,
+    expandedUncertaintyMm: u,
   };
+}
+
+function openOf(groups: readonly Group[], decisive: readonly Group[]): SideOpen | null {
+  const spans = groups.map(({ diameter: { minMm, maxMm, expandedUncertaintyMm: u } }) => [minMm - u, maxMm + u] as const); // prettier-ignore
+  const against = decisive.length > 0 ? groups.filter((one) => decisive.includes(one)) : [];
+  const apart = against.some((one) => {
+    const [low, high] = spans[groups.indexOf(one)]!;
+    return spans.some(([otherLow, otherHigh]) => otherLow > high || low > otherHigh);
+  });
+  if (apart) {
+    const said = groups.map(({ diameter: d, tag, by }) => `${d.meanMm.toFixed(2)} mm (${tag}, ${by})`);
+    return { why: 'disagree', said: said.join('; ') };
+  }
+  if (decisive.length > 0) return null;
+  const faulty = groups.find(({ fault }) => fault);
+  if (faulty) return { why: 'fault', fault: faulty.fault!, instrument: faulty.tag, until: faulty.until };
+  const most = Math.max(...groups.map(({ diameter: d }) => d.n));
+  if (most < DECISIVE_READINGS) return { why: 'few', readings: most };
+  return { why: 'repeatability', instrument: groups[0]!.tag };
+}
+
+/** A cable's diameter on a side of its block. */
+export function cableOn(
+  side: 'jacket' | 'armour',
+  record: BlockSide,
+  cable: Cable | null,
+  instruments: ReadonlyMap<Id, Instrument>,
+  taken: { by: string; at: string },
+): KnownDiameter {
+  const { readingsMm, instrument, others, readBy, readAt } = record;
+  const recordMm = cable && (side === 'jacket' ? cable.outerMm : overArmour(cable));
+  const own = { readingsMm, instrument, by: readBy ?? taken.by, at: readAt ?? taken.at };
+  return knownDiameter([own, ...(others ?? [])], recordMm, cable, instruments);
 }
 
 /** Diameter of the termination side by the record: over the armour, a folded braid lying double. */
 function overArmour({ innerMm, armour }: Cable): number | null {
-  if (!armour) return null;
+  if (!armour || innerMm === null || armour.sizeMm === null) return null;
   return innerMm + (armour.type === 'braid' ? 4 : 2) * armour.sizeMm;
 }
 
@@ -87,6 +186,7 @@ export function blocksOf(
   sheet: TransitSheet,
   cables: ReadonlyMap<Id, Cable>,
   instruments: ReadonlyMap<Id, Instrument>,
+  taken: { by: string; at: string } = { by: '', at: '' },
 ): BlockState[] {
   return opening.rows.flatMap(({ columns }, row) =>
     columns.flatMap(({ widthMm, blocks }, column) =>
@@ -95,8 +195,8 @@ export function blocksOf(
         const cable = block.cable === null ? null : (cables.get(block.cable) ?? null);
         const sides: SideState[] = [];
         if (block.cable !== null && of) {
-          sides.push(sideOf('jacket', block.jacket, of, sheet, cable, instruments));
-          if (block.armour) sides.push(sideOf('armour', block.armour, of, sheet, cable, instruments));
+          sides.push(sideOf('jacket', block.jacket, of, sheet, cable, instruments, taken));
+          if (block.armour) sides.push(sideOf('armour', block.armour, of, sheet, cable, instruments, taken));
         }
         return { row, column, index, widthMm, block, sheet: of, cable, sides };
       }),
@@ -108,11 +208,12 @@ function sideOf(
   side: 'jacket' | 'armour',
   record: BlockSide,
   block: TransitBlock,
-  { gapMm, maxLayerDifference }: TransitSheet,
+  { gapMm, maxLayerDifference, shapes }: TransitSheet,
   cable: Cable | null,
   instruments: ReadonlyMap<Id, Instrument>,
+  taken: { by: string; at: string },
 ): SideState {
-  const known = cableOn(side, record, cable, instruments);
+  const known = cableOn(side, record, cable, instruments, taken);
   const faults: SideFault[] = [];
   const { layers } = record;
   const found = known.cable && layers && peelingOf(block, known.cable, layers);
@@ -131,7 +232,9 @@ function sideOf(
   }
   if (record.daylight) faults.push('daylight');
   const right = known.cable && peel(block, gapMm, known.cable, maxLayerDifference);
-  return { side, ...known, layers, found, right, faults };
+  const seen = known.open === null && layers !== null && record.daylight !== null;
+  const clear = seen && faults.length === 0 && cable?.shape != null && shapes.includes(cable.shape);
+  return { side, ...known, layers, daylight: record.daylight, found, right, faults, clear };
 }
 
 /** Height of an opening that rows and plates leave, and the room that the wedge finds before compression, mm. */
@@ -173,3 +276,15 @@ function proudOf(blocks: readonly BlockState[], row: number): number {
 /** Width of a row that its columns do not fill, or fill too much, mm. */
 export const widthMissing = (widthMm: number, { columns }: PackedOpening['rows'][number]): number =>
   widthMm - columns.reduce((sum, column) => sum + column.widthMm, 0);
+
+/** Columns of a row whose blocks do not fill its height: how many blocks it takes, and how many there are. */
+export function unfilledColumns({ heightMm, columns }: PackedOpening['rows'][number]): {
+  column: number;
+  wanted: number;
+  have: number;
+}[] {
+  return columns.flatMap(({ widthMm, blocks }, column) => {
+    const wanted = heightMm / widthMm;
+    return Math.abs(wanted - blocks.length) > SLACK ? [{ column, wanted, have: blocks.length }] : [];
+  });
+}

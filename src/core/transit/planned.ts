@@ -4,7 +4,18 @@ import { cableOn } from './found';
 import { peel, type MeasuredCable, type Peeling } from './peel';
 
 /** A side that nobody has counted yet. */
-export const UNREAD: BlockSide = { layers: null, readingsMm: [], instrument: null, daylight: null };
+export const UNREAD: BlockSide = {
+  layers: null,
+  readingsMm: [],
+  instrument: null,
+  readBy: null,
+  readAt: null,
+  others: [],
+  daylight: null,
+};
+
+/** Nobody has measured a planned cable: its record and tolerance stand in. */
+const NOBODY = { by: '', at: '' };
 
 /** A block that nobody has looked at, with a cable or spare. */
 export const freshBlock = (cable: Id | null, bonded: boolean): PackedBlock => ({
@@ -13,6 +24,8 @@ export const freshBlock = (cable: Id | null, bonded: boolean): PackedBlock => ({
   jacket: UNREAD,
   armour: bonded ? UNREAD : null,
   bondOhm: null,
+  bondInstrument: null,
+  bondAt: null,
 });
 
 /** A planned packing as it is recorded: every block still to be peeled, looked at and read. */
@@ -22,6 +35,9 @@ export const packedFrom = ({ openings }: Packing, bonded: boolean): PackedOpenin
     wedgeMm: null,
     cables: [],
     recessMm: [],
+    recessFarMm: [],
+    plug: false,
+    packedAt: null,
     rows: rows.map(({ heightMm, columns }) => ({
       heightMm,
       plate: null,
@@ -35,7 +51,7 @@ export const packedFrom = ({ openings }: Packing, bonded: boolean): PackedOpenin
 /** A cable as the packing asks for it: its smallest and largest diameter with the uncertainty added, both sides. */
 export function packCable(cable: Cable, bonded: boolean): PackCable {
   const sides = bonded ? (['jacket', 'armour'] as const) : (['jacket'] as const);
-  const known = sides.flatMap((side) => cableOn(side, UNREAD, cable, new Map()).cable ?? []);
+  const known = sides.flatMap((side) => cableOn(side, UNREAD, cable, new Map(), NOBODY).cable ?? []);
   return {
     id: cable.id,
     minMm: Math.min(...known.map(({ minMm, expandedUncertaintyMm: u }) => minMm - u)),
@@ -89,7 +105,7 @@ export function peelCards(
 ): PeelCard[] {
   const right = (side: 'jacket' | 'armour', cable: Cable, sizeMm: number): Peeling | null => {
     const block = sheet.blocks.find((one) => one.sizeMm === sizeMm);
-    const measured: MeasuredCable | null = cableOn(side, UNREAD, cable, new Map()).cable;
+    const measured: MeasuredCable | null = cableOn(side, UNREAD, cable, new Map(), NOBODY).cable;
     return block && measured ? peel(block, sheet.gapMm, measured, sheet.maxLayerDifference) : null;
   };
   return openings.flatMap(({ label, rows }) =>

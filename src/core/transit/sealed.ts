@@ -1,4 +1,5 @@
-import type { Cable, FrameOpening, Id, PackedOpening } from '../record/types';
+import type { Cable, FrameOpening, Id, Instrument, PackedOpening } from '../record/types';
+import { knownDiameter, type SideOpen } from './found';
 import type { SealantOpening } from './sealant';
 
 /** A cable on the face of an opening, mm; the origin is the lower left corner, of a round one the centre. */
@@ -13,11 +14,30 @@ export interface Placed {
 export const sealantOpening = ({ shape, widthMm, heightMm }: FrameOpening): SealantOpening =>
   shape === 'round' ? { shape, diameterMm: widthMm } : { shape, widthMm, heightMm };
 
-/** The cables that lie in an opening, with their diameters; those without a record are left out. */
+/** The cables that lie in an opening, with their diameters by their records; for planning and drawing. */
 export const placedIn = ({ cables }: PackedOpening, records: ReadonlyMap<Id, Cable>): Placed[] =>
   cables.flatMap(({ cable, xMm, yMm }) => {
     const record = records.get(cable);
-    return record ? { id: cable, xMm, yMm, diameterMm: record.outerMm } : [];
+    return record?.outerMm != null ? { id: cable, xMm, yMm, diameterMm: record.outerMm } : [];
+  });
+
+/** A cable in sealant as it was measured: its largest diameter with the uncertainty, and what leaves it open. */
+export interface MeasuredInSealant extends Placed {
+  open: SideOpen | null;
+  cable: Cable | null;
+}
+
+/** The cables that lie in an opening as they were measured; none is left out. */
+export const measuredIn = (
+  { cables }: PackedOpening,
+  records: ReadonlyMap<Id, Cable>,
+  instruments: ReadonlyMap<Id, Instrument>,
+): MeasuredInSealant[] =>
+  cables.map(({ cable: id, xMm, yMm, readings }) => {
+    const cable = records.get(id) ?? null;
+    const known = knownDiameter(readings ?? [], cable?.outerMm ?? null, cable, instruments);
+    const diameterMm = known.cable ? known.cable.maxMm + known.cable.expandedUncertaintyMm : 0;
+    return { id, xMm, yMm, diameterMm, open: known.open, cable };
   });
 
 /** From the skin of a round thing to the wall of the opening, mm; negative where it reaches into the wall. */

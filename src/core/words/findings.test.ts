@@ -4,7 +4,7 @@ import { RULES } from '../rulebook/rules';
 import { sentence, sentenceKeys, settleKeys, settling } from './findings';
 
 const NUMBERS =
-  /^ohm$|Mm$|Ohm$|C$|Mm2$|^(row|column|first|second|difference)$|^megohm$|Megohm$|^pairs$|^tests$|Pct$|Cm3$|Dm3$|lengthM$|halfTimeS$|Min$|^(readings|threads|requiredThreads|expectedThreads|turns|factor|probability|count|reducers|cores|most|number|division|value|low|high|uncertainty|excess)$/;
+  /^ohm$|Mm$|Ohm$|C$|Mm2$|^(row|column|first|second|difference)$|^megohm$|Megohm$|^pairs$|^tests$|Pct$|Cm3$|Dm3$|lengthM$|halfTimeS$|Min$|^(readings|threads|requiredThreads|expectedThreads|turns|factor|probability|count|reducers|cores|most|number|division|value|low|high|uncertainty|excess|sides|lines|names|wanted|have|relaxH)$/;
 
 /** Facts that every sentence finds what it needs in. */
 const FACTS: Facts = new Proxy(
@@ -12,7 +12,9 @@ const FACTS: Facts = new Proxy(
   {
     get: (_target, name: string) => {
       if (name === 'expectedOhm') return 0.012;
-      if (/^(until|on|expires|mixedAt|packedAt|lookAt|lookedAt|lastSealed|at)$/.test(name))
+      if (
+        /^(until|on|expires|mixedAt|packedAt|lookAt|lookedAt|lastSealed|at|issued|sealedAt|due)$/.test(name)
+      )
         return '2026-03-04T10:00:00Z';
       if (name === 'reason') return 'every-termination';
       if (name === 'unit') return 'mm';

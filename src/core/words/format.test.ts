@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { parseResistance } from '../quantity/resistance';
-import { count, day, figure, limits, mm, ohm, plusMinus } from './format';
+import { count, day, figure, known, limits, mm, ohm, plusMinus } from './format';
 
 describe('figures', () => {
   it.each([
@@ -32,21 +31,12 @@ describe('figures', () => {
       '5 threads',
     ]);
   });
+  it('says what nobody recorded', () => {
+    expect(known(null, 'mm')).toBe('not recorded');
+    expect(known(12.5, 'mm')).toBe('12.5 mm');
+  });
   it('writes a day as it is said on site, in its zone', () => {
     expect(day('2026-03-04T23:30:00Z')).toBe('4 Mar 2026');
     expect(day('2026-03-04T23:30:00Z', 'Europe/Paris')).toBe('5 Mar 2026');
   });
-});
-
-describe('a typed resistance', () => {
-  it.each([
-    ['0.012', 0.012],
-    ['0,012 ohm', 0.012],
-    ['12 mΩ', 0.012],
-    ['12 mohm', 0.012],
-    ['1.5 Ω', 1.5],
-  ])('%s', (text, value) => expect(parseResistance(text)).toBeCloseTo(value, 12));
-  it.each(['', 'abc', '-1', '1e3', '12 kΩ', '9999999'])('%j is none', (text) =>
-    expect(parseResistance(text)).toBeNull(),
-  );
 });

@@ -8,6 +8,10 @@ export function figure(value: number, decimals = 2): string {
   return value.toFixed(decimals).replace(/(\.\d+?)0+$/, '$1');
 }
 
+/** A number with its unit, or that nobody recorded it. */
+export const known = (value: number | null, unit: string, decimals?: number): string =>
+  value === null ? 'not recorded' : `${figure(value, decimals)} ${unit}`;
+
 /** Two limits and their unit, e.g. "17.0 to 23.5 mm". */
 export const limits = (low: number, high: number, unit = 'mm'): string =>
   `${figure(low)} to ${figure(high)} ${unit}`;
@@ -29,6 +33,16 @@ export function day(iso: string, timeZone = 'UTC'): string {
     timeZone,
   }).format(new Date(iso));
 }
+
+/** A moment as it is said on site, in the device's own time: "3 Mar 2026, 14:05". */
+export const moment = (iso: string): string =>
+  new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
 
 /** "1 reading", "3 readings". */
 export const count = (n: number, noun: string, many = `${noun}s`): string => `${n} ${n === 1 ? noun : many}`;

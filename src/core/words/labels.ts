@@ -1,6 +1,30 @@
-import type { DefectState, Grade } from '../record/types';
+import type { DefectState, Grade, ReadingFault } from '../record/types';
 import type { Severity } from '../defects/severity';
 import type { EntryState, Outcome } from '../rulebook/finding';
+
+/** Kinds of instruments as they are called on site. */
+export const INSTRUMENT_WORDS: Record<string, string> = {
+  caliper: 'caliper',
+  tape: 'diameter tape',
+  'milliohm-meter': 'milliohm meter',
+  'pitch-gauge': 'pitch gauge',
+  rule: 'rule',
+  'turn-mark': 'mark on the nut, for turns',
+  'torque-driver': 'torque driver',
+  feeler: 'feeler gauge',
+  thermometer: 'thermometer',
+  'insulation-tester': 'insulation tester',
+};
+
+/** Units of instruments as they are written. */
+export const UNIT_TITLES: Record<string, string> = {
+  mm: 'mm',
+  ohm: 'Ω',
+  turns: 'turns',
+  Nm: 'N·m',
+  degC: '°C',
+  megohm: 'MΩ',
+};
 
 /** Outcomes as they are said. */
 export const OUTCOME_WORDS: Record<Outcome, string> = {
@@ -36,11 +60,13 @@ export const DEFECT_STATE_WORDS: Record<DefectState, string> = {
   proven: 'Proven',
 };
 
-/** Why a typed length was not taken, and what to type. */
-export const LENGTH_FAULT_WORDS: Record<string, string> = {
-  empty: 'Type a reading, for example 23.92.',
-  'not-a-length': 'That is not a length. Type for example 23.92, 23,92 mm or 15/16 in.',
-  negative: 'A length cannot be negative.',
-  'too-long': 'At most 1 000 000 mm.',
-  'zero-divisor': 'The lower figure of a fraction cannot be 0.',
+/** Why a reading does not count. */
+export const READING_FAULT_WORDS: Record<ReadingFault, string> = {
+  'past-calibration': 'instrument past its calibration date',
+  'outside-span': 'outside the instrument’s span',
+  'found-out': 'instrument found to have run out',
+  'wrong-kind': 'instrument cannot measure this place',
+  'no-instrument': 'instrument not on record',
+  'before-round': 'dated before its round',
+  'in-future': 'dated in the future',
 };

@@ -44,6 +44,8 @@ export function closingWords({ joint, gap }: NonNullable<PlanStep['closing']>): 
 /** What keeps a mark from being known, and where it is recorded. */
 export const MISSING_WORDS: Record<CutMarks['missing'][number], string> = {
   tail: 'The tail to the terminal is not recorded: the marks are measured from the cut of the inner sheath. Measure it and record it on the entry.',
+  'inner-proud':
+    'The sheet does not say how far the inner sheath stands proud of its seal, so armour and outer sheath have no mark. Complete it under Certificates.',
   'seal-depth':
     'The sheet does not say how far the seal lies behind the cut: armour and sheath have no mark. Complete the size of the certificate.',
   'armour-length':
@@ -90,6 +92,7 @@ const NOTE_WORDS: Record<NonNullable<Connection['note']>, string> = {
   'clearance-on-flameproof': 'A clearance hole is no flameproof joint.',
   'hole-small': 'Its thread does not go through the hole.',
   'hole-wide': 'The hole is too wide for its thread.',
+  'taper-in-clearance': 'A taper thread may not stand in a clearance hole.',
   'hole-unknown': 'The hole is not known: measure it and record it on the entry.',
   'near-miss': 'The two threads nearly screw together: never force one into the other.',
 };

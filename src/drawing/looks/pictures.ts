@@ -333,6 +333,23 @@ const PAIRS: Record<string, Pair> = {
     },
   ),
   'single-core': pair('Slot between the holes', 'Steel closes round one core', plate),
+  flats: pair('Round under the tape', 'Flat where the tape hides it', (s, ok) => {
+    if (ok) s.disc('sheath-outer', 30, 20, 13).disc('sheath-inner', 30, 20, 9);
+    else s.box('sheath-outer', 14, 12, 46, 28).box('sheath-inner', 18, 15, 42, 25);
+    s.path([[12, 20], [16, 9], [30, 4], [44, 9], [48, 20], [44, 31], [30, 36], [16, 31], [12, 20]], 1.2); // prettier-ignore
+  }),
+  'thread-taper': pair('Two diameters alike: parallel', 'It shrinks to its end: taper', (s, ok) => {
+    const end = ok ? 10 : 13;
+    s.polygon('brass', [[10, 10], [50, end], [50, 40 - end], [10, 30]]); // prettier-ignore
+    for (const x of [18, 26, 34, 42]) s.path([[x, 11], [x + 3, 29]], 0.8); // prettier-ignore
+    s.path([[14, 4], [14, 36]], 1.2).path([[46, 4], [46, 36]], 1.2); // prettier-ignore
+  }),
+  'from-face': pair('Rows, layers and cores in sight', 'A cover hides part of it', (s, ok) => {
+    s.box('brass', 6, 2, 54, 38).box('rubber', 10, 6, 50, 34);
+    for (const x of [20, 40]) for (const y of [14, 27]) s.disc('sheath-outer', x, y, 4);
+    if (!ok) s.box('wall', 30, 2, 54, 38);
+  }),
+  seen: pair('Shut, nothing moves', 'Daylight at the joint', (s, ok) => void s.gland(ok ? 0.8 : 4)),
   faces: pair('Faces meet all round', 'A gap is left', (s, ok) => void s.gland(ok ? 0 : 5)),
   grip: pair('Stands when it is tugged', 'Moves when it is tugged', (s, ok) => {
     s.gland();
@@ -345,7 +362,7 @@ const PAIRS: Record<string, Pair> = {
 export function lookPictures(
   look: string,
 ): { right: Drawing; wrong: Drawing; rightWords: string; wrongWords: string } | null {
-  const found = PAIRS[look] ?? PAIRS[/^(faces|grip)-/.exec(look)?.[1] ?? ''];
+  const found = PAIRS[look] ?? PAIRS[/^(faces|grip|seen)-/.exec(look)?.[1] ?? ''];
   if (!found) return null;
   const picture = (sound: boolean, words: string): Drawing => {
     const stage = new Stage();

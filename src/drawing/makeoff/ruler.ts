@@ -84,6 +84,7 @@ const LEAD_MM = 60;
  */
 export function rulerStrips(cuts: CutMarks): [from: number, to: number][] {
   const length = rulerLength(cuts);
+  if (cuts.marks.length === 0) return [];
   const first = Math.min(...cuts.marks.map(({ atMm }) => atMm));
   const start = length <= 2 * STRIP_MM ? 0 : Math.max(0, Math.floor(first - LEAD_MM));
   const strips: [number, number][] = [];

@@ -82,7 +82,7 @@ const SEEN: Record<string, string> = {
   broken: 'broken',
 };
 
-/** Wedge over the armour. A ring with two faces shows its letters, one of its own way round its thick end. */
+/** Wedge over the armour. A ring with two faces shows what the face in use holds, strands or a weave. */
 function drawRing(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry): void {
   if (!g.ring) return;
   const [from, to] = g.ring;
@@ -97,10 +97,28 @@ function drawRing(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry): voi
     : [[from, -top], [from, -overCone(g, from)], [g.armourEnd!, -lift], [to, -overCone(g, to)], [to, -top]]; // prettier-ignore
   pen.both('brass', wedge, 'armour');
   if (!m.ring) return;
-  for (const y of [-lift - 0.6, lift + 2.4]) pen.label(m.ring.letter, [(from + to) / 2, y], 'middle');
+  for (const y of [-lift - 1.5, lift + 1.5]) faceMark(pen, m.ring.holds, [(from + to) / 2, y]);
   if (m.ring.right) return;
   const words = kindOf(dossier).ring === 'dedicated' ? 'ring' : 'face';
-  pen.label(`${words} ${m.ring.letter}: wrong for this armour`, [(from + to) / 2, -g.bodyR - 8], 'middle');
+  pen.label(
+    `${words} for ${m.ring.holds ?? m.ring.face}: wrong for this armour`,
+    [(from + to) / 2, -g.bodyR - 8],
+    'middle',
+  );
+}
+
+/** What a face holds, drawn on it: strands for wires, a weave for braid, a band for tape. */
+function faceMark(pen: Pen, holds: ArmourType | null, [x, y]: Point): void {
+  const line = (points: Point[]) => pen.line('dimension', points, { width: 0.5 });
+  if (holds === 'braid') {
+    for (const dx of [-1.6, 0, 1.6]) {
+      line([[x + dx - 0.8, y - 0.9], [x + dx + 0.8, y + 0.9]]); // prettier-ignore
+      line([[x + dx - 0.8, y + 0.9], [x + dx + 0.8, y - 0.9]]); // prettier-ignore
+    }
+    return;
+  }
+  if (holds === 'tape') return line([[x - 2.2, y - 0.8], [x + 2.2, y - 0.8], [x + 2.2, y + 0.8], [x - 2.2, y + 0.8], [x - 2.2, y - 0.8]]); // prettier-ignore
+  for (const dy of [-0.8, 0, 0.8]) line([[x - 2.2, y + dy], [x + 2.2, y + dy]]); // prettier-ignore
 }
 
 /** Corrugated or interlocked armour: ridges up to the stop of the body. */

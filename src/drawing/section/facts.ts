@@ -1,3 +1,5 @@
+import { isSoft } from '../../core/measuring/soft';
+import type { ArmourType } from '../../core/record/types';
 import { gapScale } from '../../core/rulebook/gap-scale';
 import { diameterOf, groupsOf, kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { faceInUse } from '../../core/rulebook/fit-task';
@@ -23,8 +25,8 @@ export interface SectionFacts {
   packed: boolean;
   /** Answers to the looks, by look. */
   seen: (look: string) => string | null;
-  /** Letter of the ring, and whether it is the one for this armour. */
-  ring: { letter: string; right: boolean } | null;
+  /** Face of the ring by its name, what it holds by the sheet, and whether it is the one for this armour. */
+  ring: { face: string; holds: ArmourType | null; right: boolean } | null;
 }
 
 /** Collects what is drawn from an entry's record, readings and looks. */
@@ -32,7 +34,8 @@ export function factsOf(dossier: Dossier): SectionFacts {
   const scale = gapScale(dossier);
   const sheet = dossier.size?.backNut ?? null;
   const { ring } = kindOf(dossier);
-  const letter = dossier.entry.ringFace;
+  const face = dossier.entry.ringFace;
+  const holds = dossier.size?.clamp.find((one) => one.face === face)?.armour ?? null;
   const turned = ring === 'reversible' || ring === 'dedicated';
   return {
     outerMm: mean(dossier, 'outer-sheath'),
@@ -49,7 +52,7 @@ export function factsOf(dossier: Dossier): SectionFacts {
     projectionMm: least(dossier, 'pot-projection'),
     packed: dossier.pours.some(({ packedAt }) => packedAt !== null),
     seen: (look) => dossier.looks.get(look)?.answer ?? null,
-    ring: turned && letter !== null ? { letter, right: faceInUse(dossier) !== null } : null,
+    ring: turned && face !== null ? { face, holds, right: faceInUse(dossier) !== null } : null,
   };
 }
 
@@ -59,7 +62,7 @@ function mean(dossier: Dossier, place: string): number | null {
   for (const group of groupsOf(dossier, place)) {
     if (!group.fault && (!best || group.readings.length > best.readings.length)) best = group;
   }
-  return best && diameterOf(dossier, best, dossier.cable?.coldFlow ?? false).meanMm;
+  return best && diameterOf(dossier, best, isSoft(dossier.cable)).meanMm;
 }
 
 function least(dossier: Dossier, place: string): number | null {

@@ -51,6 +51,9 @@ export interface Geometry {
   reach: number;
 }
 
+/** A wall whose thickness nobody recorded is drawn like this, mm. */
+export const UNKNOWN_WALL_MM = 5;
+
 /** Where every part of an entry lies, to scale where record or readings say so. */
 export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
   const { enclosure, entry, size, cable } = dossier;
@@ -61,7 +64,7 @@ export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
   const majorR = last ? (threadOf(last.male)?.nominalMm ?? glandMajorR * 2) / 2 : glandMajorR;
   const bodyR = (size?.acrossMm ?? 37) / 2;
   const length = size?.bodyLengthMm ?? 58;
-  const wall = Math.max(enclosure.wallMm, LEAST_MM);
+  const wall = Math.max(enclosure.wallMm ?? UNKNOWN_WALL_MM, LEAST_MM);
   const male = size?.maleLengthMm ?? 15;
   const innerR = (m.innerMm ?? cable?.innerMm ?? glandMajorR) / 2;
   const outerR = (m.outerMm ?? cable?.outerMm ?? glandMajorR * 1.6) / 2;
@@ -69,18 +72,19 @@ export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
   const armourT = gripped
     ? Math.max((m.armourMm ?? innerR * 2 + 2) / 2 - innerR, LEAST_MM)
     : Math.max(m.armourMm ?? cable?.armour?.sizeMm ?? 1, LEAST_MM);
+  const washerMm = entry.washerMm ?? 0;
   const expected = engagedLength({
     maleMm: male,
-    washerMm: entry.washerMm,
+    washerMm,
     runoutMm: size?.runoutMm ?? 0,
     wallMm: wall,
-    chamfersMm: entry.hole.chamfersMm,
+    chamfersMm: entry.hole.chamfersMm ?? 0,
   });
   // Fewer threads than the records promise: the gland is not screwed home and stands off the wall.
   const standoff = m.engagedMm === null ? 0 : Math.max(0, expected - m.engagedMm);
   let at = wall;
-  const washer: Span | null = entry.washerMm > 0 ? [at, at + entry.washerMm] : null;
-  at += entry.washerMm;
+  const washer: Span | null = washerMm > 0 ? [at, at + washerMm] : null;
+  at += washerMm;
   const tag: Span | null = kind.certified ? null : [at, at + TAG_MM];
   if (tag) at = tag[1];
   at += standoff;

@@ -1,3 +1,5 @@
+import { UNKNOWN_WALL_MM } from './geometry';
+import { wallWords } from './wall';
 import { threadOf } from '../../core/gland/thread-table';
 import { FINISHED, type Stage } from '../../core/makeoff/stage';
 import { linkLengths } from '../../core/mineral/link';
@@ -76,10 +78,11 @@ export function drawMineral(dossier: Dossier, stage: Stage = FINISHED): Drawing 
 function endOf(dossier: Dossier): End {
   const { enclosure, entry, size, cable } = dossier;
   const m = factsOf(dossier);
-  const sheathR = (m.outerMm ?? (cable ? metalSheathMm(cable) : 9)) / 2;
+  const sheathR = (m.outerMm ?? (cable && metalSheathMm(cable)) ?? 9) / 2;
   const pot = size?.mineral ?? null;
-  const wall = Math.max(enclosure.wallMm, 0.4);
-  const shoulder = wall + entry.washerMm;
+  const wall = Math.max(enclosure.wallMm ?? UNKNOWN_WALL_MM, 0.4);
+  const washerMm = entry.washerMm ?? 0;
+  const shoulder = wall + washerMm;
   const tip = shoulder - (size?.maleLengthMm ?? 15);
   const bodyR = (size?.acrossMm ?? 26) / 2;
   const length = size?.bodyLengthMm ?? 40;
@@ -90,12 +93,12 @@ function endOf(dossier: Dossier): End {
   const threadEnd = Math.min(sheathEnd + projection, rear - 1);
   return {
     sheathR,
-    jacketR: sheathR + (cable?.mineral?.jacketed ? cable.sheathMm : 0),
+    jacketR: sheathR + (cable?.mineral?.jacketed ? (cable.sheathMm ?? 0) : 0),
     potR: sheathR + 4.5,
     bodyR,
     majorR: (threadOf(size?.thread ?? '')?.nominalMm ?? 20) / 2,
     wall,
-    washer: entry.washerMm > 0 ? [wall, shoulder] : null,
+    washer: washerMm > 0 ? [wall, shoulder] : null,
     shoulder,
     tip,
     nut: [shoulder + 0.45 * length, shoulder + length],
@@ -271,8 +274,7 @@ function drawFigures(pen: Pen, dossier: Dossier, e: End): void {
   const m = factsOf(dossier);
   const top = -e.reach - 9;
   pen.line('dimension', [[0, top], [e.wall, top]]); // prettier-ignore
-  const washer = entry.washerMm > 0 ? `, washer ${figure(entry.washerMm)} mm` : '';
-  pen.label(`wall ${figure(enclosure.wallMm)} mm${washer}`, [e.wall + 2, top + 1], 'start');
+  pen.label(wallWords(enclosure, entry), [e.wall + 2, top + 1], 'start');
   const proud = m.projectionMm;
   const y = -e.potR - 4;
   for (const x of [e.sheathEnd, e.threadEnd]) pen.line('dimension', [[x, y - 1.2], [x, -e.sheathR]], { place: 'pot-projection' }); // prettier-ignore

@@ -32,8 +32,8 @@ export function drawSeals(pen: Pen, { size }: Dossier, m: SectionFacts, g: Geome
   }
 }
 
-const sealBore = (cableR: number, [low, high]: readonly [number, number]): number =>
-  Math.min(Math.max(cableR, low / 2), high / 2);
+const sealBore = (cableR: number, range: readonly [number, number] | null): number =>
+  range ? Math.min(Math.max(cableR, range[0] / 2), range[1] / 2) : cableR;
 
 /** A thin disc of rubber whose lip lies back along the sheath; it is not squeezed. */
 function drawDiaphragm(

@@ -11,7 +11,7 @@ import { CABLE_MM, coneTopR, geometryOf, housingR, TAIL_MM, type Geometry, type 
 import { Pen } from './pen';
 import { drawPot, drawVoids, drawWitness } from './pot';
 import { drawSeals } from './seals';
-import { drawWall } from './wall';
+import { drawWall, wallWords } from './wall';
 
 /**
  * A gland or connector in section, to scale: wall and thread as engaged, washer and adaptors, seals against
@@ -85,8 +85,7 @@ function drawDimensions(pen: Pen, { entry, enclosure, size }: Dossier, m: Sectio
   const top = -g.reach - 9;
   pen.line('dimension', [[0, top], [g.wall, top]]); // prettier-ignore
   for (const x of [0, g.wall]) pen.line('dimension', [[x, top - 1.2], [x, top + 1.2]]); // prettier-ignore
-  const washer = entry.washerMm > 0 ? `, washer ${figure(entry.washerMm)} mm` : '';
-  pen.label(`wall ${figure(enclosure.wallMm)} mm${washer}`, [g.wall + 2, top + 1], 'start');
+  pen.label(wallWords(enclosure, entry), [g.wall + 2, top + 1], 'start');
   pen.label(threads, [g.wall + 2, top + 5.5], 'start', m.engagedMm === null);
   const from = g.nut[0] - g.gap;
   const gapWords =
@@ -128,7 +127,7 @@ function describe(dossier: Dossier, m: SectionFacts, g: Geometry): string {
     ...(entry.adaptors?.length ? [count(entry.adaptors.length, 'adaptor')] : []),
     ...(g.pot ? [m.packed ? 'pot packed' : 'pot empty'] : [mm('inner sheath', m.innerMm)]),
     ...(kind.armour === 'none' ? [] : [mm('armour', m.armourMm)]),
-    ...(m.ring ? [`ring ${m.ring.letter} ${m.ring.right ? 'right' : 'wrong'} for the armour`] : []),
+    ...(m.ring ? [`ring face ${m.ring.face} ${m.ring.right ? 'right' : 'wrong'} for the armour`] : []),
     mm('outer sheath', m.outerMm),
     mm('back-nut gap', m.gapMm),
     cable ? `cable ${cable.tag}` : 'no cable recorded',

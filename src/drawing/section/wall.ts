@@ -1,5 +1,6 @@
 import { threadOf } from '../../core/gland/thread-table';
 import type { Dossier } from '../../core/rulebook/dossier';
+import { figure } from '../../core/words/format';
 import { rectangle, type Point } from '../shapes';
 import type { Geometry, Span } from './geometry';
 import type { Pen } from './pen';
@@ -21,8 +22,8 @@ export function drawWall(pen: Pen, { entry }: Dossier, g: Geometry): void {
       pen,
       [Math.max(0, g.wallTip), g.wall],
       g.majorR,
-      threadOf(hole.thread)?.pitchMm ?? 1.5,
-      hole.chamfersMm,
+      threadOf(hole.thread ?? '')?.pitchMm ?? 1.5,
+      hole.chamfersMm ?? 0,
     );
   const list = [...(adaptors ?? [])].reverse();
   g.adaptors.forEach(({ body, male, outerR, maleR }, i) => {
@@ -33,6 +34,15 @@ export function drawWall(pen: Pen, { entry }: Dossier, g: Geometry): void {
     thread(pen, body, femaleR, threadOf(list[i]!.female)?.pitchMm ?? 1.5, 0);
     pen.label(`${list[i]!.what} ${list[i]!.male}`, [body[0], -outerR - 2.5], 'start');
   });
+}
+
+/** Wall and washer under their dimension; what nobody recorded says so. */
+export function wallWords(
+  { wallMm }: Dossier['enclosure'],
+  { washerMm }: Pick<Dossier['entry'], 'washerMm'>,
+): string {
+  const washer = washerMm !== null && washerMm > 0 ? `, washer ${figure(washerMm)} mm` : '';
+  return wallMm === null ? `wall not recorded${washer}` : `wall ${figure(wallMm)} mm${washer}`;
 }
 
 /** The crests where male and female overlap, pitch by pitch. */

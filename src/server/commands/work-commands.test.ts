@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../core/quantity/error';
-import { parseCommand } from './parse';
+import { parseCommand } from '../../shapes/parse';
 
 const field = (kind: string, payload: object): string => {
   try {

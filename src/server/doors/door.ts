@@ -18,7 +18,7 @@ import { threadIdentify } from '../../core/doors/thread-identify';
 import { solverOf, type HighsLike } from '../../core/transit/pack/solver';
 import { InputError } from '../../core/quantity/error';
 import loadHighs from 'highs';
-import { check } from '../validation/check';
+import { check } from '../../shapes/check';
 import * as shapes from './shapes';
 
 /** What a door answers: the output, or an error with a code and the field at fault. */

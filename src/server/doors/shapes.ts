@@ -10,7 +10,7 @@ import {
   OneOf,
   Optional,
   Text,
-} from '../validation/decorators';
+} from '../../shapes/decorators';
 
 /** Bounds of the doors. */
 const LENGTH = { min: 0, max: 1e6 };

@@ -18,7 +18,7 @@ export type ExportName = (typeof EXPORTS)[number];
 
 const FINDING_COLUMNS = [
   'site', 'area', 'enclosure', 'label', 'check', 'title', 'grade', 'verdict', 'statement', 'margin_mm',
-  'settle', 'basis', 'entry',
+  'settle', 'basis', 'round', 'date', 'inspector', 'instrument', 'certificate', 'entry',
 ]; // prettier-ignore
 
 const DEFECT_COLUMNS = [

@@ -1,9 +1,9 @@
 import { InputError } from '../../core/quantity/error';
-import { parseLength } from '../../core/quantity/length';
+import { readQuantity } from '../../core/quantity/quantity';
 import type { DossierFields } from '../../core/record/commands';
 import type { ArmourType, Certificate, GlandSize, Range, Tables } from '../../core/record/types';
 import type { App } from '../app';
-import { checkRecord } from '../commands/parse';
+import { checkRecord } from '../../shapes/parse';
 import { fromCsv, headingFaults } from './csv';
 import { addItem, refuse, type ImportPreview } from './import-preview';
 import type { FileFault } from './schema';
@@ -25,7 +25,7 @@ type Cells = Record<string, string>;
 
 /**
  * What a table of sizes would add and change: one row per size of a certificate that is on file. A blank cell
- * leaves what is on file, or what the sister size says.
+ * leaves what is on file; of a new size it is not recorded.
  */
 export function previewSizes(app: App, site: Tables['site'], text: string): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
@@ -77,26 +77,34 @@ function withSize(certificate: Certificate, size: GlandSize): Certificate {
   return { ...certificate, sheet: { ...certificate.sheet, sizes: next } };
 }
 
-/** A row as a size; what the row leaves blank is the size's own on file, or that of the sheet's first size. */
+/** A new size before anything is known of it. */
+const UNKNOWN: GlandSize = {
+  size: '', thread: null, maleLengthMm: null, runoutMm: null, washerMm: null, acrossMm: null, bodyLengthMm: null,
+  outer: { rangeMm: null, ovalityPct: null, maxC: null, minC: null, coldFlow: null, shapes: [] },
+  inner: null, clamp: [], backNut: null, armourLengthMm: null, innerProudMm: null, pot: null, sealDepthMm: null,
+  mineral: null,
+}; // prettier-ignore
+
+/** A row as a size; what the row leaves blank is as it is on file, or not recorded. */
 function readSize(
   cells: Cells,
   { sheet }: Certificate,
   row: number,
 ): { size: GlandSize } | { faults: FileFault[] } {
   const faults: FileFault[] = [];
-  const own = sheet.sizes.find(({ size }) => size === cells.size);
-  const sister = own ?? { ...sheet.sizes[0]!, backNut: null, pot: null };
-  const length = (field: string, fallback: number): number => {
+  const own = sheet.sizes.find(({ size }) => size === cells.size) ?? UNKNOWN;
+  const length = <T extends number | null>(field: string, fallback: T): number | T => {
     const text = cells[field] ?? '';
     if (text === '') return fallback;
-    const read = parseLength(text);
-    if ('mm' in read) return read.mm;
+    const read = readQuantity(text, 'length');
+    if ('value' in read) return read.value;
     faults.push({ row, field, message: `"${text}" is no length; write it like 23.9 or 15/16 in.` });
     return fallback;
   };
-  const range = (name: string, [low, high]: Range): Range => {
+  const range = (name: string, before: Range | null): Range => {
+    const [low, high] = before ?? [NaN, NaN];
     const read: Range = [length(`${name}_from`, low), length(`${name}_to`, high)];
-    if (read[0] >= read[1]) {
+    if (!(read[0] < read[1])) {
       faults.push({
         row,
         field: `${name}_to`,
@@ -108,29 +116,27 @@ function readSize(
   const given = (name: string) => Boolean(cells[`${name}_from`] || cells[`${name}_to`]);
   if (!cells.size) faults.push({ row, field: 'size', message: 'is empty; name the size.' });
   const size: GlandSize = {
-    ...sister,
+    ...own,
     size: cells.size ?? '',
-    thread: cells.thread || sister.thread,
-    maleLengthMm: length('male_length', sister.maleLengthMm),
-    runoutMm: length('run_out', sister.runoutMm),
-    washerMm: length('washer', sister.washerMm),
-    acrossMm: length('across', sister.acrossMm),
-    bodyLengthMm: length('body_length', sister.bodyLengthMm),
-    outer: { ...sister.outer, rangeMm: range('outer', sister.outer.rangeMm) },
+    thread: cells.thread || own.thread,
+    maleLengthMm: length('male_length', own.maleLengthMm),
+    runoutMm: length('run_out', own.runoutMm),
+    washerMm: length('washer', own.washerMm),
+    acrossMm: length('across', own.acrossMm),
+    bodyLengthMm: length('body_length', own.bodyLengthMm),
+    outer: { ...own.outer, rangeMm: given('outer') ? range('outer', own.outer.rangeMm) : own.outer.rangeMm },
     inner: given('inner')
-      ? { ...(sister.inner ?? sister.outer), rangeMm: range('inner', sister.inner?.rangeMm ?? [0, 0]) }
-      : sister.inner,
+      ? { ...(own.inner ?? UNKNOWN.outer), rangeMm: range('inner', own.inner?.rangeMm ?? null) }
+      : own.inner,
     clamp: CLAMPED.flatMap((armour) => {
-      const before = sister.clamp.filter((face) => face.armour === armour);
+      const before = own.clamp.filter((face) => face.armour === armour);
       if (!given(armour)) return before;
-      const [first = { face: 'both', armour, rangeMm: [0, 0] as Range }] = before;
+      const [first = { face: 'both', armour, rangeMm: null }] = before;
       return [{ ...first, rangeMm: range(armour, first.rangeMm) }];
     }),
-    armourLengthMm: given('armour')
-      ? range('armour', sister.armourLengthMm ?? [0, 0])
-      : sister.armourLengthMm,
-    innerProudMm: cells.proud ? length('proud', 0) : sister.innerProudMm,
-    sealDepthMm: cells.seal_depth ? length('seal_depth', 0) : sister.sealDepthMm,
+    armourLengthMm: given('armour') ? range('armour', own.armourLengthMm) : own.armourLengthMm,
+    innerProudMm: cells.proud ? length('proud', 0) : own.innerProudMm,
+    sealDepthMm: cells.seal_depth ? length('seal_depth', 0) : own.sealDepthMm,
   };
   return faults.length > 0 ? { faults } : { size };
 }

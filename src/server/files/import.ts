@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { InputError } from '../../core/quantity/error';
-import { parseLength } from '../../core/quantity/length';
+import { readQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { DossierFields } from '../../core/record/commands';
 import { completed } from '../../core/record/completed';
 import {
@@ -11,7 +11,7 @@ import {
   type Tables,
 } from '../../core/record/types';
 import type { App } from '../app';
-import { checkRecord } from '../commands/parse';
+import { checkRecord } from '../../shapes/parse';
 import { fromCsv, headingFaults } from './csv';
 import { addItem, refuse, type ImportPreview } from './import-preview';
 import { previewSizes } from './import-sizes';
@@ -38,6 +38,9 @@ const OPTIONAL = new Set([
 ]);
 
 /** Field of the cable's record that each column of lengths fills. */
+/** What the other columns with a unit measure. */
+const NUMBER_FIELDS: Record<string, QuantityId> = { length_m: 'distance', max_c: 'temperature' };
+
 const LENGTH_FIELDS: Record<string, string> = {
   core_diameter: 'cores.0.diameterMm',
   inner: 'innerMm',
@@ -105,18 +108,16 @@ function readCable(
     return NaN;
   };
   const length = (field: string): number => {
-    const read = parseLength(cells[field] ?? '');
-    if ('mm' in read) {
-      if (read.typed !== String(read.mm)) typed[LENGTH_FIELDS[field]!] = read.typed;
-      return read.mm;
+    const read = readQuantity(cells[field] ?? '', 'length');
+    if ('value' in read) {
+      if (read.typed !== String(read.value)) typed[LENGTH_FIELDS[field]!] = read.typed;
+      return read.value;
     }
     return fault(field, `"${cells[field] ?? ''}" is no length; write it like 23.9 or 15/16 in.`);
   };
   const number = (field: string): number => {
-    const value = (cells[field] ?? '').replace(',', '.');
-    return /^-?\d+(\.\d+)?$/.test(value)
-      ? Number(value)
-      : fault(field, `"${cells[field] ?? ''}" is no number.`);
+    const read = readQuantity(cells[field] ?? '', NUMBER_FIELDS[field] ?? 'number');
+    return 'value' in read ? read.value : fault(field, `"${cells[field] ?? ''}" is no number.`);
   };
   const armourType = (cells.armour ?? '').toLowerCase();
   if (![...ARMOUR_TYPES, 'none'].includes(armourType)) {
@@ -152,6 +153,8 @@ function readCable(
     filling: fillingOf(cells.filling ?? ''),
     breathing: null,
     mineral: null,
+    minC: null,
+    screened: null,
   };
   if (Object.keys(typed).length > 0) cable.typed = typed;
   if (faults.length > 0) return { faults };

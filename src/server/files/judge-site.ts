@@ -1,8 +1,8 @@
 import type { Slice } from '../../core/record/slice';
 import type { Entry, EntryStatus, Grade } from '../../core/record/types';
-import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
+import { assess } from '../../core/rulebook/assess';
+import type { Dossier } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/rulebook/finding';
-import { judge, statusOf } from '../../core/rulebook/judge';
 import { basisOf } from '../../core/rulebook/references';
 import { ruleOf } from '../../core/rulebook/rules';
 import { settling, statement } from '../../core/words/findings';
@@ -18,13 +18,25 @@ export interface Judged {
 /** Judges every entry of a site, each at the grade of its newest round, or all at one grade. */
 export function judgeSite(slice: Slice, site: string, at: string, grade: Grade | null = null): Judged[] {
   return slice.by('entry', 'site', site).flatMap((entry) => {
-    const round = currentRound(slice, entry.id, site);
-    const dossier = dossierOf(slice, entry.id, round);
-    if (!dossier) return [];
-    const asked = grade ?? round?.grade ?? 'detailed';
-    const findings = judge(dossier, asked, at);
-    return [{ entry, dossier, findings, status: statusOf(dossier, findings, asked) }];
+    const found = assess(slice, entry.id, site, at, grade ?? undefined);
+    return found ? [{ entry, ...found }] : [];
   });
+}
+
+/** From which round a finding is, what it rests on, who looked or measured, with what, and when. */
+function provenance({ round, certificate, groups, looks }: Dossier, { place, facts }: Finding) {
+  const of = place === null ? [] : (groups.get(place) ?? []);
+  const look = looks.get(typeof facts.look === 'string' ? facts.look : (place ?? ''));
+  const taken = [...of.flatMap(({ readings }) => readings), ...(look ? [look] : [])];
+  const newest = taken.reduce<string | null>((at, one) => (at === null || one.at > at ? one.at : at), null);
+  const said = (names: readonly string[]) => [...new Set(names)].join(', ') || null;
+  return {
+    round: round?.name ?? null,
+    date: newest,
+    inspector: said(taken.map(({ by }) => by)),
+    instrument: said(of.map(({ instrument }) => instrument.tag)),
+    certificate: certificate?.number ?? null,
+  };
 }
 
 /** A finding as it is written out: words and numbers, one flat record. */
@@ -43,6 +55,7 @@ export function findingRecord({ entry, dossier, status }: Judged, finding: Findi
     margin_mm: finding.marginMm,
     settle: settling(finding),
     basis: basisOf(finding.check, dossier),
+    ...provenance(dossier, finding),
     numbers: finding.facts,
   };
 }

@@ -1,5 +1,6 @@
 import { MemorySlice, type RecordChange } from '../../core/record/slice';
 import type { Id, TableName, Tables } from '../../core/record/types';
+import { namesIn } from '../../core/record/packing';
 import { completed } from '../../core/record/completed';
 import type { App } from '../app';
 import { schemaFaults, type FileFault } from './schema';
@@ -78,6 +79,11 @@ const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)
   ['pour', 'entry', 'entry'],
   ['pour', 'round', 'round'],
   ['makeoff', 'entry', 'entry'],
+  ['makeoff', 'round', 'round'],
+  ['asleft', 'round', 'round'],
+  ['inspection', 'entry', 'entry'],
+  ['inspection', 'round', 'round'],
+  ['defect', 'round', 'round'],
   ['insulation', 'cable', 'cable'],
   ['insulation', 'instrument', 'instrument'],
   ['insulation', 'entry', 'entry'],
@@ -104,5 +110,21 @@ function strayReferences(file: SiteFile): FileFault[] {
       }
     });
   }
+  file.packing.forEach((packing, i) => {
+    const { cables, instruments } = namesIn(packing);
+    for (const [to, ids] of [
+      ['cable', cables],
+      ['instrument', instruments],
+    ] as const) {
+      for (const id of ids) {
+        if (known.get(to)!.has(id)) continue;
+        faults.push({
+          row: null,
+          field: `packing.${i}`,
+          message: `names ${to} ${id}, which is not in the file.`,
+        });
+      }
+    }
+  });
   return faults.slice(0, 20);
 }

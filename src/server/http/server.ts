@@ -1,5 +1,12 @@
 import compression from 'compression';
-import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import {
+  createServer,
+  type IncomingMessage,
+  type RequestListener,
+  type Server,
+  type ServerResponse,
+} from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
 import sirv from 'sirv';
 import { closeApp, type App } from '../app';
 import { PHOTO_BYTES } from '../files/photos';
@@ -23,8 +30,20 @@ export type PageHandler = (
   locals: Locals,
 ) => void | Promise<void>;
 
+/** Certificate and key of a server that speaks TLS, PEM. */
+export interface Tls {
+  cert: Buffer;
+  key: Buffer;
+}
+
 /** Builds the server: headers, compression, body limits, static files, then the pages. */
-export function createHttpServer(app: App, handler: PageHandler, client: string, csp: string): Server {
+export function createHttpServer(
+  app: App,
+  handler: PageHandler,
+  client: string,
+  csp: string,
+  tls: Tls | null = null,
+): Server {
   const files = sirv(client, { etag: true, dev: false, setHeaders: cacheFor });
   const compress = compression({
     // An event stream must reach its reader line by line.
@@ -32,14 +51,16 @@ export function createHttpServer(app: App, handler: PageHandler, client: string,
       !String(response.getHeader('content-type')).startsWith('text/event-stream') &&
       compression.filter(request, response),
   });
-  return createServer((request, response) => {
+  const listener: RequestListener = (request, response) => {
     setHeaders(response, csp);
+    if (tls) response.setHeader('strict-transport-security', 'max-age=31536000');
     const problem = originProblem(request);
     if (problem) return refuse(response, 403, 'origin', problem);
     compress(request as never, response as never, () => {
       void answer(app, handler, files, request, response);
     });
-  });
+  };
+  return tls ? createTlsServer(tls, listener) : createServer(listener);
 }
 
 async function answer(

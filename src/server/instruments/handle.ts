@@ -2,8 +2,8 @@ import { sends, type InstrumentInput } from '../../core/instrument/simulator';
 import type { Id } from '../../core/record/types';
 import type { App } from '../app';
 import { HttpError } from '../http/error';
-import { check } from '../validation/check';
-import { Nested, Nullable, Num, OneOf } from '../validation/decorators';
+import { check } from '../../shapes/check';
+import { Nested, Nullable, Num, OneOf } from '../../shapes/decorators';
 
 class WorkpieceShape {
   @Num({ above: 0, max: 1000 }) minorMm!: number;

@@ -8,7 +8,8 @@ import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
 import { currentRound, dossierOf, type Context } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/rulebook/finding';
 import { asksFor } from '../../core/rulebook/grades';
-import { contextOf, judge } from '../../core/rulebook/judge';
+import { assessDossier, openingSettles } from '../../core/rulebook/assess';
+import { contextOf } from '../../core/rulebook/judge';
 import { ruleOf } from '../../core/rulebook/rules';
 import { NumberPad } from '../../ui/NumberPad';
 import type { KeyBinding } from '../../ui/keys';
@@ -27,7 +28,7 @@ import { NoEntry, NoRound } from './NoEntry';
 import { PlaceCard } from './PlaceCard';
 import { inOrder, nextPlace, placeView } from './place-view';
 import { Section } from './Section';
-import { takeLive, takeTyped, TYPED_UNIT, type Target } from '../take';
+import { QUANTITY_OF, takeLive, takeTyped, type Target } from '../take';
 import { Title } from './Title';
 import { Tray } from './Tray';
 import { WalkList } from './WalkList';
@@ -66,11 +67,18 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const dossier = record ? dossierOf(slice, record.id, round) : null;
   const [grade, setGrade] = useState<Grade | null>(null);
   const asked = grade ?? round?.grade ?? 'detailed';
-  const [place, setPlace] = useState<string | null>(null);
+  const [place, setPlace] = useState<string | null>(() =>
+    entry === parameter('entry') ? parameter('place') : null,
+  );
   const [check, setCheck] = useState<string | null>(null);
-  const [typed, setTyped] = useState('');
+  // A reading that was not taken is opened again as it was typed.
+  const [typed, setTyped] = useState(() => (entry === parameter('entry') ? (parameter('typed') ?? '') : ''));
+  // What was wrong with the text that was last entered; it goes with that text.
+  const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
   // At tablet size and below the pad is part of the page; at the desk it opens on demand.
-  const [pad, setPad] = useState(() => window.matchMedia('(max-width: 1100px)').matches);
+  const [pad, setPad] = useState(
+    () => window.matchMedia('(max-width: 1240px) and (orientation: portrait)').matches,
+  );
   const [panel, setPanel] = useState(false);
   const [sheet, setSheet] = useState<Id | null>(null);
   const [asLeft, setAsLeft] = useState(false);
@@ -79,7 +87,8 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const input = useRef<HTMLInputElement>(null);
 
   const context: Context | null = dossier && contextOf(dossier, asked, now());
-  const findings = dossier ? judge(dossier, asked, now()) : [];
+  const assessed = dossier ? assessDossier(slice, dossier, now(), asked) : null;
+  const findings = assessed?.findings ?? [];
   const kind = dossier && KINDS[dossier.entry.kind];
   const views =
     context && kind
@@ -131,7 +140,10 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   };
   const enter = () => {
     const where = target();
-    if (where && takeTyped(where, typed)) afterReading();
+    if (!where) return;
+    const said = takeTyped(where, typed);
+    if (said === null) afterReading();
+    setProblem(said ? { text: typed, said } : null);
   };
   const raise = (finding: Finding | undefined) => {
     if (!entry || !round) return;
@@ -269,6 +281,8 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
             <JudgementColumn
               dossier={dossier}
               findings={findings}
+              status={assessed!.status}
+              opening={openingSettles(dossier, asked, now())}
               hidden={kind.checks.filter((id) => !asksFor(asked, ruleOf(id)!.grade)).length}
               defects={defects}
               selected={check}
@@ -292,7 +306,8 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               instrument={instrument}
               onInstrument={(id) => setInstrument({ ...chosenInstrument, [active?.place.id ?? '']: id })}
               placeTitle={active?.place.title ?? 'Reading'}
-              unit={active ? TYPED_UNIT[active.place.unit] : 'mm'}
+              quantity={active ? QUANTITY_OF[active.place.unit] : 'length'}
+              problem={problem?.text === typed ? problem.said : null}
               typed={typed}
               onTyped={setTyped}
               onEnter={enter}

@@ -1,8 +1,7 @@
-import { Button, Modal } from '@mantine/core';
-import { useState } from 'react';
-import type { Severity } from '../../core/defects/severity';
-import type { Id } from '../../core/record/types';
+import { Button, Modal, Textarea } from '@mantine/core';
+import type { Defect, Id } from '../../core/record/types';
 import { SEVERITY_WORDS } from '../../core/words/labels';
+import { useDefectForm } from '../defect-form';
 import { device, useDevice } from '../device';
 import { give } from '../give';
 import { keepPhotos } from '../keep-photos';
@@ -13,20 +12,17 @@ import { PhotoRow } from '../PhotoRow';
 export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClose: () => void }) {
   const { slice } = useDevice();
   const defect = slice.get('defect', id);
-  const [action, setAction] = useState(defect?.action ?? '');
-  const [level, setLevel] = useState<Severity>(defect?.severity ?? 3);
-  const [reason, setReason] = useState('');
-  if (!defect) return null;
-  const save = () => {
-    const set = {
-      ...(action !== defect.action ? { action } : {}),
-      ...(level !== defect.severity ? { severity: level, severityReason: reason } : {}),
-    };
-    if (Object.keys(set).length > 0 && !give('defect.edit', { id, set })) return;
-    onClose();
+  return defect && <Sheet defect={defect} onClose={onClose} />;
+}
+
+function Sheet({ defect, onClose }: { defect: Defect; onClose: () => void }) {
+  const { form, keep, problem } = useDefectForm(defect);
+  // A click outside and Escape keep what is typed; what is wrong keeps the dialog open and says so at its field.
+  const close = () => {
+    if (keep(undefined, '')) onClose();
   };
   return (
-    <Modal opened onClose={onClose} title={`Defect ${defect.check ?? ''} is raised`} size="lg">
+    <Modal opened onClose={close} title={`Defect ${defect.check ?? ''} is raised`} size="lg">
       <p>{defect.statement}</p>
       <p className="quiet">{defect.basis}</p>
       {defect.severity === 4 && (
@@ -38,21 +34,14 @@ export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClo
         Level {defect.severity}: {SEVERITY_WORDS[defect.severity]}, due {defect.due}
         {defect.repeats > 0 ? `, repeat number ${defect.repeats}` : ''}.
       </p>
-      <label className="field">
-        <span>What has to be done</span>
-        <textarea
-          data-autofocus
-          rows={3}
-          value={action}
-          onChange={(event) => setAction(event.target.value)}
-        />
-      </label>
+      <Textarea data-autofocus label="What has to be done" rows={3} {...form.getInputProps('action')} />
       <LevelField
         standing={defect.severity}
-        level={level}
-        onLevel={setLevel}
-        reason={reason}
-        onReason={setReason}
+        level={form.values.level}
+        onLevel={(level) => form.setFieldValue('level', level)}
+        reason={form.values.reason}
+        onReason={(reason) => form.setFieldValue('reason', reason)}
+        problem={(form.errors.reason as string | undefined) ?? null}
       />
       <PhotoRow photos={defect.photos} />
       <label className="field">
@@ -61,10 +50,15 @@ export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClo
           type="file"
           accept="image/jpeg,image/png"
           multiple
-          onChange={(event) => void addPhotos(id, event.target)}
+          onChange={(event) => void addPhotos(defect.id, event.target)}
         />
       </label>
-      <Button onClick={save}>Keep</Button>
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
+      <Button onClick={close}>Keep</Button>
     </Modal>
   );
 }

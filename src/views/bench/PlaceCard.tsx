@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import type { Unit } from '../../core/record/types';
+import type { Reading, ReadingFault, Unit } from '../../core/record/types';
+import { moment } from '../../core/words/format';
+import { READING_FAULT_WORDS } from '../../core/words/labels';
 import { FitStrip } from '../../ui/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/SealGlyph';
 import { give } from '../give';
@@ -25,7 +27,7 @@ const SHOWN: Record<Unit, { unit: string; factor: number; decimals: number }> = 
 
 /** A measured place: its strip, its readings, and the next one. */
 export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) {
-  const { place, readings, limits, mean, uncertainty, glyph, word } = view;
+  const { place, readings, faults, limits, mean, uncertainty, glyph, word } = view;
   const { unit, factor, decimals } = SHOWN[place.unit];
   const figure = (value: number) => (value * factor).toFixed(decimals);
   return (
@@ -51,11 +53,10 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
         {readings.map((reading) => (
           <Chip
             key={reading.id}
-            id={reading.id}
+            reading={reading}
             text={figure(reading.value)}
-            typed={reading.typed}
-            fault={reading.fault}
-            by={reading.by}
+            tag={view.tags.get(reading.instrument) ?? 'an instrument that is not on file'}
+            fault={faults.get(reading.id) ?? null}
             sealed={sealed}
           />
         ))}
@@ -76,35 +77,35 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
   );
 }
 
-const FAULTS = {
-  'past-calibration': 'instrument past its calibration date',
-  'outside-span': 'outside the instrument’s span',
-} as const;
-
-/** One reading: what it was typed as, who took it, and striking it out. */
+/** One reading: how it came, with what, by whom and when, and striking it out. */
 function Chip({
-  id,
+  reading,
   text,
-  typed,
+  tag,
   fault,
-  by,
   sealed,
 }: {
-  id: string;
+  reading: Reading;
   text: string;
-  typed: string;
-  fault: 'past-calibration' | 'outside-span' | null;
-  by: string;
+  /** Tag of the instrument. */
+  tag: string;
+  fault: ReadingFault | null;
   sealed: boolean;
 }) {
+  const { id, typed, source, by, at } = reading;
   const [open, setOpen] = useState(false);
-  const note = fault ? `, does not count: ${FAULTS[fault]}` : '';
+  const note = fault ? `, does not count: ${READING_FAULT_WORDS[fault]}` : '';
   return (
     <li>
       <button
         type="button"
         className={`chip${fault ? ' faulty' : ''}`}
         onClick={() => setOpen(!open)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape' || !open) return;
+          event.stopPropagation();
+          setOpen(false);
+        }}
         aria-expanded={open}
         aria-label={`Reading ${text}${note}`}
       >
@@ -114,7 +115,8 @@ function Chip({
       {open && (
         <div className="chip-menu">
           <span>
-            Typed “{typed}” by {by}
+            {source === 'instrument' ? `Sent by ${tag}: ${typed}` : `Typed “${typed}”, read on ${tag}`}, {by},{' '}
+            {moment(at)}
             {note}
           </span>
           {!sealed && (
@@ -124,7 +126,7 @@ function Chip({
                 setOpen(false);
                 give(
                   'reading.strike',
-                  { id, reason: fault ? FAULTS[fault] : 'misreading' },
+                  { id, reason: fault ? READING_FAULT_WORDS[fault] : 'misreading' },
                   `Reading ${text} is struck out.`,
                 );
               }}

@@ -1,4 +1,8 @@
-import { Button } from '@mantine/core';
+import { fieldOf, useMeasure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { useAskBeforeLeaving } from '../../ui/leaving';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import { KINDS } from '../../core/record/kinds';
@@ -7,8 +11,8 @@ import type { Dossier } from '../../core/rulebook/dossier';
 import { clocksOf } from '../../core/rulebook/judge-pour';
 import { compoundFill } from '../../core/gland/compound';
 import { count, figure } from '../../core/words/format';
-import { device, say } from '../device';
-import { give } from '../give';
+import { device } from '../device';
+import { give, tryGive } from '../give';
 
 interface Props {
   dossier: Dossier;
@@ -87,14 +91,13 @@ function PourLine({
   round: Id;
   sealed: boolean;
 }) {
-  const [lowest, setLowest] = useState(pour.lowestC === null ? '' : String(pour.lowestC));
+  const lowest = useMeasure('temperature', pour.lowestC);
   const compound = dossier.certificate?.sheet.compound;
   const clocks = compound ? clocksOf(compound, pour) : null;
   const own = pour.round === round;
   const keep = () => {
-    const value = Number(lowest.replace(',', '.').replace('−', '-'));
-    if (lowest.trim() === '' || !Number.isFinite(value))
-      return say('Type the lowest temperature in °C, for example 14.5.');
+    const value = lowest.need();
+    if (value === null) return;
     give('pour.edit', { id: pour.id, set: { lowestC: value } }, 'The lowest temperature is kept.');
   };
   return (
@@ -112,14 +115,7 @@ function PourLine({
       {pour.lookedAt ? `Looked at ${moment(pour.lookedAt)}.` : 'Not looked at yet.'}
       {own && !sealed && (
         <span className="look-foot">
-          <input
-            className="note"
-            inputMode="decimal"
-            aria-label="Lowest temperature since packing, °C"
-            placeholder="Lowest since packing, °C"
-            value={lowest}
-            onChange={(event) => setLowest(event.target.value)}
-          />
+          <MeasureInput label="Lowest since packing" {...fieldOf(lowest)} />
           <button type="button" onClick={keep}>
             Keep
           </button>
@@ -145,62 +141,70 @@ const local = (iso: string) => {
   return at.toISOString().slice(0, 16);
 };
 
+/** What is typed of a mixing; nothing of it is assumed. */
+interface PourDraft {
+  batch: string;
+  expires: string;
+  ratio: string;
+  mixedAt: string;
+  packedAt: string;
+}
+
+const whenFault = (what: string) => (at: string) => (at === '' ? `Say when it was ${what}.` : null);
+
 function PourForm({ entry, round, onDone }: { entry: Id; round: Id; onDone: () => void }) {
-  const [batch, setBatch] = useState('');
-  const [expires, setExpires] = useState('');
-  const [ratio, setRatio] = useState('');
-  const [mixedAt, setMixedAt] = useState(() => local(now()));
-  const [packedAt, setPackedAt] = useState(() => local(now()));
-  const [temperature, setTemperature] = useState('');
+  const form = useForm<PourDraft>({
+    mode: 'controlled',
+    initialValues: { batch: '', expires: '', ratio: '', mixedAt: '', packedAt: '' },
+    validate: { mixedAt: whenFault('mixed'), packedAt: whenFault('packed') },
+    validateInputOnChange: ['mixedAt', 'packedAt'],
+  });
+  const temperature = useMeasure('temperature');
   const [problem, setProblem] = useState('');
-  const save = () => {
-    const degrees =
-      temperature.trim() === '' ? null : Number(temperature.replace(',', '.').replace('−', '-'));
-    if (degrees !== null && !Number.isFinite(degrees))
-      return setProblem('Temperature: type a number, for example 18.5.');
-    if (!mixedAt || !packedAt) return setProblem('Say when it was mixed and when it was packed.');
-    const payload = {
-      id: device.id(),
-      entry,
-      round,
-      batch: batch.trim() || null,
-      expires: expires || null,
-      ratioKept: ratio === '' ? null : ratio === 'yes',
-      mixedAt: new Date(mixedAt).toISOString(),
-      packedAt: new Date(packedAt).toISOString(),
-      temperatureC: degrees,
-      lowestC: null,
-      lookedAt: null,
-    };
-    if (give('pour.record', payload, 'The mixing is kept.')) onDone();
+  useAskBeforeLeaving(form.isDirty());
+  const save = ({ batch, expires, ratio, mixedAt, packedAt }: PourDraft) => {
+    if (temperature.faulty) return void temperature.need();
+    const given = tryGive(
+      'pour.record',
+      {
+        id: device.id(),
+        entry,
+        round,
+        batch: batch.trim() || null,
+        expires: expires || null,
+        ratioKept: ratio === '' ? null : ratio === 'yes',
+        mixedAt: new Date(mixedAt).toISOString(),
+        packedAt: new Date(packedAt).toISOString(),
+        temperatureC: temperature.value,
+        lowestC: null,
+        lookedAt: null,
+      },
+      'The mixing is kept.',
+    );
+    if (typeof given === 'string') return onDone();
+    if (given.field === 'packedAt' || given.field === 'mixedAt')
+      form.setFieldError(given.field, given.message);
+    else setProblem(given.message);
   };
-  const field = (title: string, type: string, value: string, onChange: (text: string) => void) => (
-    <label className="field">
-      <span>{title}</span>
-      <input type={type} value={value} onChange={(event) => onChange(event.target.value)} />
-    </label>
-  );
+  const justNow = () => {
+    if (form.getValues().mixedAt === '') form.setFieldValue('mixedAt', local(now()));
+    form.setFieldValue('packedAt', local(now()));
+  };
   return (
-    <form
-      className="pour-form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
-      {field('Batch on the label', 'text', batch, setBatch)}
-      {field('Expires', 'date', expires, setExpires)}
-      <label className="field">
-        <span>Ratio of the sheet kept</span>
-        <select value={ratio} onChange={(event) => setRatio(event.target.value)}>
-          <option value="">not recorded</option>
-          <option>yes</option>
-          <option>no</option>
-        </select>
-      </label>
-      {field('Mixed at', 'datetime-local', mixedAt, setMixedAt)}
-      {field('Packed at', 'datetime-local', packedAt, setPackedAt)}
-      {field('Temperature at mixing, °C', 'text', temperature, setTemperature)}
+    <form className="pour-form" noValidate onSubmit={form.onSubmit(save)}>
+      <TextInput label="Batch on the label" maxLength={60} {...form.getInputProps('batch')} />
+      <TextInput type="date" label="Expires" {...form.getInputProps('expires')} />
+      <NativeSelect
+        label="Ratio of the sheet kept"
+        data={[{ value: '', label: 'not recorded' }, 'yes', 'no']}
+        {...form.getInputProps('ratio')}
+      />
+      <TextInput type="datetime-local" label="Mixed at" {...form.getInputProps('mixedAt')} />
+      <TextInput type="datetime-local" label="Packed at" {...form.getInputProps('packedAt')} />
+      <Button variant="default" onClick={justNow}>
+        Packed just now
+      </Button>
+      <MeasureInput label="Temperature at mixing" {...fieldOf(temperature)} />
       {problem && (
         <p role="alert" className="tone-failed">
           {problem}

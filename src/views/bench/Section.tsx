@@ -48,7 +48,7 @@ export function Section({
 }
 
 /** Columns of the strips under the drawing, as the style sheet lays them. */
-const columns = () => (window.matchMedia('(max-width: 1100px)').matches ? 2 : 3);
+const columns = () => (window.matchMedia('(max-width: 1240px)').matches ? 2 : 3);
 
 /** Where along the lower edge the leader of each place ends: over its strip in the first row. */
 function leadersOf(drawing: Drawing, states: Readonly<Record<string, unknown>>): Record<string, number> {

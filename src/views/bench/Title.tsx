@@ -24,16 +24,20 @@ export function Title({
       ? 'unclassified'
       : where.is === 'missing'
         ? 'zone not recorded'
-        : `${where.said} ${site.scheme === 'zones' ? (area.group ?? '') : ''}`;
+        : where.is === 'contradictory'
+          ? 'zone recorded in contradiction'
+          : where.hazards
+              .map(({ said, group, division }) => `${said} ${division ? '' : (group ?? '')}`)
+              .join(', ');
   return (
     <div className="title">
       <h1>
         {enclosure.tag}, entry {entry.label}
       </h1>
       <p className="quiet">
-        {size ? `${size.thread.replace('x1.5', '')} ` : ''}
-        {KINDS[entry.kind].title}, {zone} {area.temperatureClass ?? ''}, cable {cable?.tag ?? 'not recorded'},{' '}
-        {certificate?.number ?? 'no certificate'}
+        {size?.thread ? `${size.thread.replace('x1.5', '')} ` : ''}
+        {KINDS[entry.kind].title}, {[zone, area.temperatureClass].filter(Boolean).join(' ')}, cable{' '}
+        {cable?.tag ?? 'not recorded'}, {certificate?.number ?? 'no certificate'}
         {sealed ? ', sealed' : ''}
         {record && recorded.size > 0
           ? `; what is closed is judged from the as-left record of ${day(record.at)}`

@@ -1,15 +1,20 @@
 import type { InstrumentLine } from '../../core/instrument/line';
 import { sends } from '../../core/instrument/simulator';
+import { shownQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { Instrument } from '../../core/record/types';
 import { day, figure } from '../../core/words/format';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { useInstrument } from '../device';
+import { QUANTITY_OF, unitShown } from '../take';
 
 interface Props {
   instruments: readonly Instrument[];
   instrument: Instrument | null;
   onInstrument: (id: string) => void;
   placeTitle: string;
-  unit: string;
+  quantity: QuantityId;
+  /** What was wrong with what was typed; null while nothing is. */
+  problem: string | null;
   typed: string;
   onTyped: (text: string) => void;
   onEnter: () => void;
@@ -23,7 +28,7 @@ interface Props {
 
 /** Foot of the bench: the next reading, from the instrument with one key or typed. */
 export function Tray(props: Props) {
-  const { instruments, instrument, placeTitle, unit, typed, sealed, inputRef } = props;
+  const { instruments, instrument, placeTitle, quantity, problem, typed, sealed, inputRef } = props;
   // Eight times a second; nothing but the tray looks again for it.
   const line = useInstrument();
   return (
@@ -70,20 +75,15 @@ export function Tray(props: Props) {
           props.onEnter();
         }}
       >
-        <label>
-          <span>
-            {placeTitle}, {unit}
-          </span>
-          <input
-            ref={inputRef}
-            className="figures"
-            value={typed}
-            inputMode="decimal"
-            autoComplete="off"
-            disabled={sealed}
-            onChange={(event) => props.onTyped(event.target.value)}
-          />
-        </label>
+        <MeasureInput
+          quantity={quantity}
+          label={placeTitle}
+          value={typed}
+          error={problem}
+          disabled={sealed}
+          inputRef={inputRef}
+          onText={props.onTyped}
+        />
         <button type="submit" className="secondary slim enter-key" disabled={sealed}>
           Enter
         </button>
@@ -103,22 +103,18 @@ export function Tray(props: Props) {
 /** What a sending instrument shows; one that does not send shows nothing. */
 function liveWords(instrument: Instrument | null, line: InstrumentLine | null): string {
   if (!instrument || !sends(instrument)) return 'typed';
-  const unit = UNIT_WORDS[instrument.unit];
-  if (line?.value != null) return `${line.value.toFixed(instrument.unit === 'mm' ? 2 : 1)} ${unit}`;
+  const unit = unitShown(instrument.unit);
+  if (line?.value != null)
+    return `${inUnit(line.value, instrument).toFixed(instrument.unit === 'mm' ? 2 : 1)} ${unit}`;
   return line?.fault ? 'refuses' : `– – ${unit}`;
 }
 
-const UNIT_WORDS: Record<Instrument['unit'], string> = {
-  mm: 'mm',
-  ohm: 'Ω',
-  turns: 'turns',
-  Nm: 'N·m',
-  degC: '°C',
-  megohm: 'MΩ',
-};
+/** A value of an instrument in the unit that is shown. */
+const inUnit = (value: number, { unit }: Instrument): number =>
+  Number(shownQuantity(value, QUANTITY_OF[unit]));
 
-const uncertaintyWords = ({ unit, expandedUncertainty }: Instrument): string =>
-  `± ${figure(expandedUncertainty, 3)} ${UNIT_WORDS[unit]}`;
+const uncertaintyWords = (instrument: Instrument): string =>
+  `± ${figure(inUnit(instrument.expandedUncertainty, instrument), 3)} ${unitShown(instrument.unit)}`;
 
 const calibrationWords = ({ calibratedUntil }: Instrument, line: InstrumentLine | null): string =>
   line?.fault === 'past-calibration' ? `past ${day(calibratedUntil)}` : `to ${day(calibratedUntil)}`;

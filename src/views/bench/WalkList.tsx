@@ -3,8 +3,8 @@ import { KINDS } from '../../core/record/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id, Round } from '../../core/record/types';
 import { dossierOf } from '../../core/rulebook/dossier';
-import { judge } from '../../core/rulebook/judge';
-import { stateOf } from '../../core/rulebook/finding';
+import { now } from '../../client/clock';
+import { assessDossier } from '../../core/rulebook/assess';
 import { STATE_WORDS } from '../../core/words/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';
@@ -68,13 +68,14 @@ export function WalkList({
 function stopsOf(slice: Slice, round: Round) {
   return round.entries.flatMap((id) => {
     const dossier = dossierOf(slice, id, round);
-    if (!dossier) return [];
+    const found = dossier && assessDossier(slice, dossier, now(), round.grade);
+    if (!found) return [];
     return [
       {
         id,
         title: `${dossier.enclosure.tag}, entry ${dossier.entry.label}`,
         what: KINDS[dossier.entry.kind].title,
-        state: stateOf(judge(dossier, round.grade, '')),
+        state: found.status.state,
       },
     ];
   });

@@ -64,12 +64,12 @@ describe('a place on the bench', () => {
   it('a reversible ring is held against the range of the face in use', () => {
     const braid: Change = {
       kind: 'gland-reversible-ring',
-      entry: { ringFace: 'X' },
+      entry: { ringFace: 'braid' },
       cable: { armour: { type: 'braid', sizeMm: 0.4, material: 'copper', areaMm2: null } },
     };
     expect(view('armour', { kind: 'gland-reversible-ring' }).limits).toEqual([1.15, 1.65]);
     expect(view('armour', braid).limits).toEqual([0.2, 0.7]);
-    expect(view('armour', { kind: 'gland-reversible-ring', entry: { ringFace: 'X' } }).limits).toBeNull();
+    expect(view('armour', { kind: 'gland-reversible-ring', entry: { ringFace: 'braid' } }).limits).toBeNull();
   });
 
   it('asks first for the place that lacks readings, never for one that is measured only in doubt', () => {

@@ -1,12 +1,19 @@
+import { isSoft } from '../../core/measuring/soft';
 import { judgeFit } from '../../core/rulebook/judge-fit';
 import { fitTaskOf, limitsOf } from '../../core/rulebook/fit-task';
-import { diameterOf, groupsOf, singleUncertainty, type Context } from '../../core/rulebook/dossier';
+import {
+  diameterOf,
+  groupsOf,
+  singleUncertainty,
+  type Context,
+  type ReadingGroup,
+} from '../../core/rulebook/dossier';
 import { isWorse, type Aspect, type Finding } from '../../core/rulebook/finding';
 import { judgeValues } from '../../core/rulebook/judge-value';
 import { valueTaskOf } from '../../core/rulebook/value-task';
 import type { Place } from '../../core/record/kinds';
 import { DIAMETERS } from '../../core/record/kinds/places';
-import type { Reading } from '../../core/record/types';
+import type { Id, Reading, ReadingFault } from '../../core/record/types';
 import type { PartState } from '../../drawing/shapes';
 import { glyphOfFinding } from '../../ui/glyph-state';
 import type { GlyphState } from '../../ui/SealGlyph';
@@ -15,6 +22,10 @@ import type { GlyphState } from '../../ui/SealGlyph';
 export interface PlaceView {
   place: Place;
   readings: Reading[];
+  /** Why readings do not count, by the records as they stand now. */
+  faults: ReadonlyMap<Id, ReadingFault>;
+  /** Tags of the instruments by id. */
+  tags: ReadonlyMap<Id, string>;
   limits: [number | null, number | null] | null;
   mean: number | null;
   uncertainty: number | null;
@@ -58,9 +69,7 @@ export function placeView(context: Context, place: Place, findings: readonly Fin
   const best = groups.filter(({ fault }) => !fault).sort((a, b) => b.readings.length - a.readings.length)[0];
   const sheath = DIAMETERS.has(place.id);
   const diameter =
-    best && sheath
-      ? diameterOf(context, best, place.id !== 'armour' && (context.cable?.coldFlow ?? false))
-      : null;
+    best && sheath ? diameterOf(context, best, place.id !== 'armour' && isSoft(context.cable)) : null;
   const last = best?.readings[best.readings.length - 1];
   const task = fitTaskOf(context, place.id);
   const single = valueTaskOf(context, place.id);
@@ -73,12 +82,20 @@ export function placeView(context: Context, place: Place, findings: readonly Fin
   return {
     place,
     readings: context.readings.filter((reading) => reading.place === place.id),
+    faults: faultsIn(groups),
+    tags: new Map(groups.map(({ instrument }) => [instrument.id, instrument.tag])),
     limits: limitsOf(context, place.id),
     mean: diameter?.meanMm ?? last?.value ?? null,
     uncertainty: diameter?.expandedUncertaintyMm ?? (best ? singleUncertainty(best.instrument) : null),
     glyph,
     word: wordOf(glyph, aspect?.key ?? '', place),
   };
+}
+
+function faultsIn(groups: readonly ReadingGroup[]): ReadonlyMap<Id, ReadingFault> {
+  const faults = new Map<Id, ReadingFault>();
+  for (const { fault, readings } of groups) if (fault) for (const { id } of readings) faults.set(id, fault);
+  return faults;
 }
 
 function wordOf(glyph: GlyphState, key: string, place: Place): string {

@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { parseLength } from '../../core/quantity/length';
+import { readQuantity, shownQuantity } from '../../core/quantity/quantity';
 import type { Slice } from '../../core/record/slice';
 import { ARMOUR_TYPES, type ArmourType, type Cable, type Id } from '../../core/record/types';
 import { bundleMm } from '../../core/finder/need';
-import { LENGTH_FAULT_WORDS } from '../../core/words/labels';
 import type { Drop } from '../../drawing/certificates/range-chart';
+import { MeasureInput } from '../../ui/MeasureInput';
 
 const FIELDS = [
   ['outer', 'Overall diameter'],
@@ -37,8 +37,8 @@ export function useCable(slice: Slice, site: Id): CableChoice {
   const [armour, setArmour] = useState<ArmourType | 'none'>('wire');
   const chosen = cables.find((one) => one.id === id) ?? null;
   const mm = (name: Name): number | null => {
-    const read = parseLength(text[name]);
-    return 'mm' in read && read.mm > 0 ? read.mm : null;
+    const read = readQuantity(text[name], 'length');
+    return 'value' in read && read.value > 0 ? read.value : null;
   };
   const cable = (): Cable | null => {
     const [outerMm, innerMm, sizeMm] = [mm('outer'), mm('inner'), mm('armourSize')];
@@ -50,7 +50,7 @@ export function useCable(slice: Slice, site: Id): CableChoice {
       site,
       outerMm,
       innerMm,
-      armour: armour === 'none' ? null : { type: armour, sizeMm: sizeMm!, material: 'steel', areaMm2: null },
+      armour: armour === 'none' ? null : { type: armour, sizeMm: sizeMm!, material: null, areaMm2: null },
       unarmoured: armour === 'none' ? { by: 'typed here', on: '' } : null,
     };
   };
@@ -62,9 +62,9 @@ export function useCable(slice: Slice, site: Id): CableChoice {
       const found = cables.find((one) => one.id === next);
       if (!found) return;
       setText({
-        outer: String(found.outerMm),
-        inner: String(found.innerMm),
-        armourSize: found.armour ? String(found.armour.sizeMm) : '',
+        outer: shownQuantity(found.outerMm, 'length'),
+        inner: shownQuantity(found.innerMm, 'length'),
+        armourSize: shownQuantity(found.armour?.sizeMm, 'length'),
       });
       setArmour(found.armour?.type ?? 'none');
     },
@@ -92,20 +92,22 @@ const BARE: Omit<Cable, 'id' | 'site'> = {
   tag: 'typed here',
   from: '',
   to: '',
-  lengthM: 0,
+  lengthM: null,
   cores: [],
   shape: 'round',
   coldFlow: false,
-  innerMm: 0,
+  innerMm: null,
   armour: null,
   unarmoured: null,
-  sheathMm: 0,
-  outerMm: 0,
+  sheathMm: null,
+  outerMm: null,
   toleranceMm: 0.2,
   maxC: 90,
   filling: null,
   breathing: null,
   mineral: null,
+  minC: null,
+  screened: null,
 };
 
 /** The fields of that cable. */
@@ -123,26 +125,16 @@ export function CableFields({ cable }: { cable: CableChoice }) {
           ))}
         </select>
       </label>
-      {FIELDS.map(([name, title]) => {
-        const text = cable.text[name];
-        const read = parseLength(text);
-        return (
-          <label key={name} className="field">
-            <span>{title}, mm or in</span>
-            <input
-              className="figures"
-              inputMode="decimal"
-              autoComplete="off"
-              value={text}
-              disabled={name === 'armourSize' && cable.armour() === 'none'}
-              onChange={(event) => cable.type(name, event.target.value)}
-            />
-            {text.trim() !== '' && !('mm' in read) && (
-              <small className="tone-failed">{LENGTH_FAULT_WORDS[read.fault]}</small>
-            )}
-          </label>
-        );
-      })}
+      {FIELDS.map(([name, title]) => (
+        <MeasureInput
+          key={name}
+          quantity="length"
+          label={title}
+          value={cable.text[name]}
+          disabled={name === 'armourSize' && cable.armour() === 'none'}
+          onText={(text) => cable.type(name, text)}
+        />
+      ))}
       <label className="field">
         <span>Armour</span>
         <select

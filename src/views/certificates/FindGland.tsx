@@ -7,7 +7,7 @@ import { KINDS } from '../../core/record/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/format';
+import { known } from '../../core/words/format';
 import { sentence, settling } from '../../core/words/findings';
 import { connectionWords } from '../../core/words/makeoff';
 import { now } from '../../client/clock';
@@ -51,8 +51,8 @@ export function FindGland({ slice, site }: { slice: Slice; site: Id }) {
         </label>
         {chosen?.cable && !cable.chosen && (
           <p className="quiet own-cable">
-            Cable {chosen.cable.tag} of the entry: as measured where it was read, else by its record ±{' '}
-            {figure(chosen.cable.toleranceMm)} mm. Type other figures below to try another cable.
+            Cable {chosen.cable.tag} of the entry: as measured where it was read, else by its record,
+            tolerance {known(chosen.cable.toleranceMm, 'mm')}. Type other figures below to try another cable.
           </p>
         )}
       </div>

@@ -5,8 +5,7 @@ import { KINDS } from '../../core/record/kinds';
 import { jointTitle } from '../../core/record/kinds/places';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate, Id } from '../../core/record/types';
-import { currentRound, dossierOf } from '../../core/rulebook/dossier';
-import { judge, statusOf } from '../../core/rulebook/judge';
+import { assess } from '../../core/rulebook/assess';
 import { figure, limits } from '../../core/words/format';
 import { STATE_WORDS } from '../../core/words/labels';
 import { exportAddress } from '../../client/api';
@@ -220,8 +219,11 @@ function Facts({ certificate }: { certificate: Certificate }) {
         .map((one) => `Class ${one.class} Division ${one.division} ${one.groups.join(', ')}`)
         .join('; ') || 'no division',
     ],
-    ['Service', `${limits(serviceC[0], serviceC[1], '°C')}, ${ingress}`],
-    ['Issued', issued.slice(0, 10)],
+    [
+      'Service',
+      `${serviceC ? limits(serviceC[0], serviceC[1], '°C') : 'range not marked'}, ${ingress ?? 'ingress not recorded'}`,
+    ],
+    ['Issued', issued?.slice(0, 10) ?? 'not recorded'],
     ['Assembly sheet', sheet.number],
     [
       'Joints',
@@ -236,7 +238,8 @@ function Facts({ certificate }: { certificate: Certificate }) {
   if (compound) {
     facts.push(['Compound', `${compound.name}, ${compound.packMl} ml, ${compound.ratio}; works ${compound.workingMinutes} min, look after ${figure(compound.cureHours)} h, energise after ${figure(compound.energiseHours)} h at ${compound.referenceC} °C; not below ${compound.minimumC} °C`]); // prettier-ignore
   }
-  if (specialConditions.length > 0) facts.push(['Special conditions', specialConditions.join(' ')]);
+  if (specialConditions === null) facts.push(['Special conditions', 'not recorded']);
+  else if (specialConditions.length > 0) facts.push(['Special conditions', specialConditions.join(' ')]);
   return (
     <dl className="facts">
       {facts.map(([name, value]) => (
@@ -305,11 +308,8 @@ function Touched({ slice, certificate }: { slice: Slice; certificate: Certificat
   const entries = slice
     .by('entry', 'certificate', certificate.id)
     .flatMap((entry) => {
-      const round = currentRound(slice, entry.id, entry.site);
-      const dossier = dossierOf(slice, entry.id, round);
-      if (!dossier) return [];
-      const grade = round?.grade ?? 'detailed';
-      return [{ dossier, status: statusOf(dossier, judge(dossier, grade, now()), grade) }];
+      const found = assess(slice, entry.id, entry.site, now());
+      return found ? [found] : [];
     })
     .sort((a, b) => order.indexOf(a.status.state) - order.indexOf(b.status.state));
   return (

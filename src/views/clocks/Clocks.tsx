@@ -1,3 +1,5 @@
+import { fieldOf, useMeasure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { sends } from '../../core/instrument/simulator';
@@ -141,8 +143,8 @@ function Signals() {
 /** The temperature round everything that cures: the lowest since packing counts for each. */
 function Temperature({ slice, site }: { slice: Slice; site: Id }) {
   const line = useInstrument();
-  const [typed, setTyped] = useState('');
-  const [target, setTarget] = useState('18');
+  const typed = useMeasure('temperature');
+  const target = useMeasure('temperature', 18);
   const thermometer =
     slice.by('instrument', 'site', site).find((one) => one.kind === 'thermometer' && sends(one)) ?? null;
   useEffect(() => {
@@ -155,17 +157,16 @@ function Temperature({ slice, site }: { slice: Slice; site: Id }) {
   ];
   if (pours.length === 0) return null;
   const keep = () => {
-    const plain = typed.trim().replace(',', '.').replace('−', '-');
-    const value =
-      typed.trim() === '' && line?.stable ? line.value : /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
-    if (value === null) return say('Type the temperature in °C, or wait until the thermometer rests.');
+    // An empty field takes what the thermometer shows once it rests.
+    const value = typed.text.trim() === '' && line?.stable ? line.value : typed.need();
+    if (value === null) return;
     let lower = 0;
     for (const id of pours) {
       const pour = slice.get('pour', id)!;
       if (pour.lowestC !== null && pour.lowestC <= value) continue;
       if (give('pour.edit', { id, set: { lowestC: value } })) lower++;
     }
-    setTyped('');
+    typed.clear();
     say(
       lower === 0
         ? `${figure(value, 1)} °C is no lower than what is recorded; nothing changes.`
@@ -176,34 +177,21 @@ function Temperature({ slice, site }: { slice: Slice; site: Id }) {
     <section className="clock-temperature">
       <h2>Temperature where it cures</h2>
       <div className="place-row">
-        <label className="field">
-          <span>Read now, °C</span>
-          <input
-            className="figures"
-            inputMode="decimal"
-            value={typed}
-            placeholder={line?.value != null ? figure(line.value, 1) : ''}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-        </label>
+        <MeasureInput
+          label="Read now"
+          placeholder={line?.value != null ? figure(line.value, 1) : ''}
+          {...fieldOf(typed)}
+        />
         {thermometer && (
           <>
             <p className="figures live">
               {thermometer.tag}: {line?.value != null ? `${figure(line.value, 1)} °C` : '– –'}
               {line && !line.stable && line.value !== null && ', creeping'}
             </p>
-            <label className="field">
-              <span>The simulated sensor stands in, °C</span>
-              <input
-                className="figures"
-                inputMode="decimal"
-                value={target}
-                onChange={(event) => setTarget(event.target.value)}
-              />
-            </label>
+            <MeasureInput label="The simulated sensor stands in" {...fieldOf(target)} />
             <Button
               variant="default"
-              onClick={() => Number.isFinite(Number(target)) && hand.handle({ target: Number(target) })}
+              onClick={() => target.need() !== null && hand.handle({ target: target.value })}
             >
               Hold it there
             </Button>

@@ -1,42 +1,36 @@
-import { Button } from '@mantine/core';
+import { Button, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { NEXT_STATES } from '../../core/record/apply-defect';
-import type { Severity } from '../../core/defects/severity';
 import type { Defect } from '../../core/record/types';
 import { day } from '../../core/words/format';
+import { historyOf } from '../../core/words/history';
 import { DEFECT_STATE_WORDS } from '../../core/words/labels';
 import { addPhotos } from '../bench/DefectSheet';
-import { useDevice } from '../device';
-import { give } from '../give';
+import { useDefectForm } from '../defect-form';
+import { parameter, useDevice } from '../device';
+import { HistoryList } from '../HistoryList';
 import { LevelField } from '../LevelField';
 import { PhotoRow } from '../PhotoRow';
+import { defectWords } from './defect-words';
 
 /** One defect: what is wrong, what is done about it, by whom and when, and what happened so far. */
-export function DefectDetail({ defect }: { defect: Defect }) {
-  const { slice, people } = useDevice();
-  const [owner, setOwner] = useState(defect.owner ?? '');
-  const [action, setAction] = useState(defect.action);
-  const [due, setDue] = useState(defect.due);
-  const [level, setLevel] = useState<Severity>(defect.severity);
-  const [reason, setReason] = useState('');
+export function DefectDetail({ defect, overdue }: { defect: Defect; overdue: boolean }) {
+  const { slice, people, refused } = useDevice();
+  const [mended] = useState(
+    () =>
+      refused.find(
+        ({ command }) =>
+          command.id === parameter('refused') &&
+          command.kind === 'defect.edit' &&
+          command.payload.id === defect.id,
+      ) ?? null,
+  );
+  const { form, dirty, keep, problem } = useDefectForm(defect, mended);
   const history = slice
     .by('change', 'site', defect.site)
     .filter((change) => change.records.some(({ id }) => id === defect.id));
-  const save = () => {
-    const set = {
-      ...(owner !== (defect.owner ?? '') ? { owner: owner || null } : {}),
-      ...(action !== defect.action ? { action } : {}),
-      ...(level !== defect.severity ? { severity: level, severityReason: reason } : {}),
-      ...(due !== defect.due ? { due } : {}),
-    };
-    if (Object.keys(set).length > 0) give('defect.edit', { id: defect.id, set }, 'The defect is changed.');
-  };
   const move = (state: Defect['state']) =>
-    give(
-      'defect.edit',
-      { id: defect.id, set: { state, ...(owner !== (defect.owner ?? '') ? { owner: owner || null } : {}) } },
-      `The defect is ${DEFECT_STATE_WORDS[state].toLowerCase()}.`,
-    );
+    keep(state, `The defect is ${DEFECT_STATE_WORDS[state].toLowerCase()}.`);
   return (
     <div className="detail">
       <div>
@@ -60,46 +54,39 @@ export function DefectDetail({ defect }: { defect: Defect }) {
           />
         </label>
         <h3>History</h3>
-        <ul className="history">
-          {history.map(({ id, at, by, kind, undone }) => (
-            <li key={id}>
-              {day(at)}, {by}: {kind.replace('defect.', '')}
-              {undone ? ' (undone)' : ''}
-            </li>
-          ))}
-          {history.length === 0 && <li className="quiet">Older than this device’s copy.</li>}
-        </ul>
+        <HistoryList lines={historyOf(history, defect.id, defect, defectWords)} />
+        {history.length === 0 && <p className="quiet">Older than this device’s copy.</p>}
       </div>
       <div>
-        <label className="field">
-          <span>Owner</span>
-          <input list="people" value={owner} onChange={(event) => setOwner(event.target.value)} />
-          <datalist id="people">
-            {people.map(({ id, name }) => (
-              <option key={id} value={name} />
-            ))}
-          </datalist>
-        </label>
-        <label className="field">
-          <span>What has to be done</span>
-          <textarea rows={3} value={action} onChange={(event) => setAction(event.target.value)} />
-        </label>
-        <label className="field">
-          <span>Due</span>
-          <input type="date" value={due} onChange={(event) => setDue(event.target.value)} />
-        </label>
+        <TextInput label="Owner" list="people" {...form.getInputProps('owner')} />
+        <datalist id="people">
+          {people.map(({ id, name }) => (
+            <option key={id} value={name} />
+          ))}
+        </datalist>
+        <Textarea label="What has to be done" rows={3} {...form.getInputProps('action')} />
+        <TextInput type="date" label={overdue ? 'Due: overdue' : 'Due'} {...form.getInputProps('due')} />
         <LevelField
           standing={defect.severity}
-          level={level}
-          onLevel={setLevel}
-          reason={reason}
-          onReason={setReason}
+          level={form.values.level}
+          onLevel={(level) => form.setFieldValue('level', level)}
+          reason={form.values.reason}
+          onReason={(reason) => form.setFieldValue('reason', reason)}
+          problem={(form.errors.reason as string | undefined) ?? null}
         />
-        <Button onClick={save} mr="sm" mb="sm">
+        <p className="quiet" role="status">
+          {dirty ? 'Changed here and not kept yet: every button below keeps it.' : ''}
+        </p>
+        {problem && (
+          <p role="alert" className="tone-failed">
+            {problem}
+          </p>
+        )}
+        <Button onClick={() => keep()} mr="sm" mb="sm">
           Keep changes
         </Button>
         {NEXT_STATES[defect.state].map((state) => (
-          <Button key={state} variant="default" mr="sm" mb="sm" onClick={() => move(state)}>
+          <Button key={state} variant="default" mr="sm" mb="sm" onClick={() => void move(state)}>
             {MOVES[state]}
           </Button>
         ))}

@@ -139,8 +139,12 @@ function Line({ line, open, onToggle }: { line: LedgerLine; open: boolean; onTog
         </span>
         <span>
           <b className="figures">{defect.due}</b>
-          <small className={overdue ? 'tone-failed' : 'quiet'}>
-            {overdue ? 'overdue' : SEVERITY_WORDS[defect.severity]}
+          <small className={overdue ? 'tone-failed overdue' : 'quiet'}>
+            {overdue
+              ? defect.state === 'done'
+                ? 'overdue: not proven'
+                : 'overdue'
+              : SEVERITY_WORDS[defect.severity]}
           </small>
         </span>
         <span>
@@ -159,7 +163,7 @@ function Line({ line, open, onToggle }: { line: LedgerLine; open: boolean; onTog
           <small className="quiet">{defect.owner ?? 'no owner'}</small>
         </span>
       </button>
-      {open && <DefectDetail defect={defect} />}
+      {open && <DefectDetail key={defect.id} defect={defect} overdue={overdue} />}
     </li>
   );
 }
@@ -171,8 +175,9 @@ function linesOf(slice: Slice, site: string): LedgerLine[] {
     .map((defect) => {
       const entry = slice.get('entry', defect.entry);
       const tag = entry ? (slice.get('enclosure', entry.enclosure)?.tag ?? '') : '';
-      const isOpen = defect.state === 'open' || defect.state === 'assigned';
-      return { defect, where: `${tag}, entry ${entry?.label ?? ''}`, overdue: isOpen && defect.due < today };
+      // Done is not proven: until it is, its day counts.
+      const overdue = defect.state !== 'proven' && defect.due < today;
+      return { defect, where: `${tag}, entry ${entry?.label ?? ''}`, overdue };
     })
     .sort((a, b) =>
       a.defect.due < b.defect.due

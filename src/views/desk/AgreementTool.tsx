@@ -1,3 +1,4 @@
+import { isSoft } from '../../core/measuring/soft';
 import { agreement } from '../../core/measuring/agreement';
 import { diameterOf, groupsOf, type Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/format';
@@ -10,7 +11,7 @@ export function AgreementTool({ dossier }: { dossier: Dossier | null }) {
   const cable = dossier?.cable;
   const of = (place: string) => {
     const group = dossier && groupsOf(dossier, place).find(({ fault }) => !fault);
-    return group ? diameterOf(dossier, group, cable?.coldFlow ?? false) : null;
+    return group ? diameterOf(dossier, group, isSoft(cable ?? null)) : null;
   };
   const [outer, inner] = [of('outer-sheath'), of('inner-sheath')];
   const figures = useFigures({

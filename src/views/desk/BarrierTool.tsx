@@ -125,9 +125,15 @@ function ByPath({ dossier }: { dossier: Dossier | null }) {
   );
 }
 
+/** Division of the area of an entry; null where none is recorded. */
+const divisionOf = (dossier: Dossier | null): 1 | 2 | null => {
+  const division = dossier?.area.division;
+  return division && division !== 'unclassified' ? division.division : null;
+};
+
 function BySeals({ dossier }: { dossier: Dossier | null }) {
   const [wiring, setWiring] = useState<'cable' | 'conduit'>('cable');
-  const [division, setDivision] = useState<'1' | '2'>(dossier?.area.division?.division === 2 ? '2' : '1');
+  const [division, setDivision] = useState<'1' | '2'>(divisionOf(dossier) === 2 ? '2' : '1');
   const [explosionproof, setExplosionproof] = useState<'yes' | 'no'>(
     dossier && isFlameproof(dossier) ? 'yes' : 'no',
   );

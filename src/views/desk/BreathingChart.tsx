@@ -27,6 +27,7 @@ export function BreathingChart({
     const ink = style.getPropertyValue('--ink').trim();
     const action = style.getPropertyValue('--action').trim();
     const rule = style.getPropertyValue('--rule').trim();
+    Chart.defaults.font.family = style.getPropertyValue('--face-text').trim();
     const last = Math.max(...points.map(({ tS }) => tS), 1);
     const level = (y: number) => ({
       data: [

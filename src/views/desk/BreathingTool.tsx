@@ -1,3 +1,4 @@
+import { readQuantity } from '../../core/quantity/quantity';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { breathingFit, breathingTest, END_KPA, START_KPA } from '../../core/gland/breathing';
@@ -20,8 +21,8 @@ const START: Row[] = [
 ];
 
 const numberOf = (text: string): number | null => {
-  const plain = text.trim().replace(',', '.').replace('−', '-');
-  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+  const read = readQuantity(text, 'number');
+  return 'value' in read ? read.value : null;
 };
 
 const WORDS = {

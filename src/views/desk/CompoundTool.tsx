@@ -1,3 +1,4 @@
+import { readQuantity } from '../../core/quantity/quantity';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { compoundFill, compoundTimes } from '../../core/gland/compound';
@@ -31,8 +32,10 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
   );
   const [extrapolates, setExtrapolates] = useState<'yes' | 'no'>(sheet?.extrapolates ? 'yes' : 'no');
   const list = cores.flatMap(({ count: n, diameter }) => {
-    const [number, mm] = [Number(n), Number(diameter.replace(',', '.'))];
-    return Number.isInteger(number) && number > 0 && mm > 0 ? [{ count: number, diameterMm: mm }] : [];
+    const [number, mm] = [readQuantity(n, 'number'), readQuantity(diameter, 'length')];
+    if (!('value' in number) || !('value' in mm)) return [];
+    const whole = Number.isInteger(number.value) && number.value > 0 && mm.value > 0;
+    return whole ? [{ count: number.value, diameterMm: mm.value }] : [];
   });
   const [bore, depth] = [figures.length('bore'), figures.length('depth')];
   const [waste, pack] = [figures.number('waste'), figures.number('pack')];

@@ -1,12 +1,14 @@
-import { Button } from '@mantine/core';
-import { useState } from 'react';
+import { Button, Group, Modal } from '@mantine/core';
+import { useCallback, useRef, useState } from 'react';
 import { exportAddress } from '../../client/api';
 import type { DossierTable, Payloads } from '../../core/record/commands';
 import type { Tables } from '../../core/record/types';
 import { device, parameter, useDevice } from '../device';
-import { give } from '../give';
+import { give, tryGive } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './dossier.css';
+import { offenceWords } from './draft';
+import { blankOf, get } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 import { History } from './History';
 import { ImportPanel } from '../ImportPanel';
@@ -31,14 +33,18 @@ function NewSite() {
     <main id="main" className="dossier single">
       <h1>New site</h1>
       <RecordForm
+        table="site"
         fields={SITE_FIELDS}
         value={blankSite(id)}
         slice={slice}
         site={id}
         onCancel={() => location.assign('/site/')}
         onSave={(value) => {
-          if (!give('site.add', value as unknown as Payloads['site.add'], '', id)) return;
-          void device.flush().then(() => location.assign(`/dossier/?site=${id}`));
+          const given = tryGive('site.add', value as unknown as Payloads['site.add'], '', id);
+          if (typeof given !== 'string') return reasonOf(given);
+          // The form is done with: leaving it does not ask.
+          setTimeout(() => void device.flush().then(() => location.assign(`/dossier/?site=${id}`)));
+          return null;
         }}
       />
     </main>
@@ -47,7 +53,8 @@ function NewSite() {
 
 function DossierOf({ state }: ViewProps) {
   const { slice, site } = state;
-  const [tab, setTab] = useState<Tab>((parameter('table') as Tab) ?? 'area');
+  const [tab, setTab] = useState<Tab>(() => tabOf(parameter('table')));
+  const leave = useLeave();
   const record = slice.get('site', site);
   if (!record)
     return (
@@ -68,7 +75,7 @@ function DossierOf({ state }: ViewProps) {
             key={id}
             type="button"
             aria-current={tab === id ? 'true' : undefined}
-            onClick={() => setTab(id)}
+            onClick={() => leave.then(() => setTab(id))}
           >
             {title}
             {id !== 'site' && id !== 'files' && (
@@ -79,27 +86,90 @@ function DossierOf({ state }: ViewProps) {
         <a href="/dossier/?new=site">New site</a>
       </nav>
       <main id="main">
-        {tab === 'site' && <SiteForm key={record.rev} state={state} record={record} />}
+        {tab === 'site' && <SiteForm state={state} record={record} leave={leave} />}
         {tab === 'files' && <Files site={site} />}
-        {tab !== 'site' && tab !== 'files' && <Table key={tab} table={tab} state={state} />}
+        {tab !== 'site' && tab !== 'files' && <Table key={tab} table={tab} state={state} leave={leave} />}
       </main>
+      {leave.dialog}
     </div>
   );
 }
 
-function SiteForm({ state, record }: ViewProps & { record: Tables['site'] }) {
+const isTable = (name: string | null): name is DossierTable => name !== null && Object.hasOwn(FORMS, name);
+const tabOf = (name: string | null): Tab =>
+  isTable(name) || name === 'site' || name === 'files' ? name : 'area';
+
+/** Why the records refuse something, at the path of the field. */
+const reasonOf = ({ field, message }: { field: string; message: string }) => ({
+  field: field.replace(/^(payload\.)?(set\.)?/, ''),
+  message,
+});
+
+/** Something that leaves a form: asked first when something is typed in it that is not saved. */
+interface Leave {
+  then: (go: () => void) => void;
+  onDirty: (dirty: boolean) => void;
+  dialog: React.ReactNode;
+}
+
+function useLeave(): Leave {
+  const dirty = useRef(false);
+  const [going, setGoing] = useState<{ go: () => void } | null>(null);
+  const onDirty = useCallback((is: boolean) => void (dirty.current = is), []);
+  const stay = () => setGoing(null);
+  return {
+    onDirty,
+    then: (go) => (dirty.current ? setGoing({ go }) : go()),
+    dialog: (
+      <Modal opened={going !== null} onClose={stay} title="Leave without saving?">
+        <p>Something is typed in this form that is not saved. It is lost if you leave.</p>
+        <Group>
+          <Button data-autofocus onClick={stay}>
+            Stay
+          </Button>
+          <Button
+            variant="default"
+            onClick={() => {
+              dirty.current = false;
+              setGoing(null);
+              going!.go();
+            }}
+          >
+            Leave
+          </Button>
+        </Group>
+      </Modal>
+    ),
+  };
+}
+
+function SiteForm({ state, record, leave }: ViewProps & { record: Tables['site']; leave: Leave }) {
+  // What the form was opened on: somebody else's change meanwhile neither throws away what is typed nor is undone.
+  const [opened, setOpened] = useState(record);
+  const [turn, setTurn] = useState(0);
+  const anew = () => {
+    setOpened(state.slice.get('site', record.id) ?? record);
+    setTurn(turn + 1);
+  };
   return (
     <>
       <h1>{record.name}</h1>
       <RecordForm
+        key={turn}
+        table="site"
         fields={SITE_FIELDS}
-        value={record}
+        value={opened}
         slice={state.slice}
         site={record.id}
-        onCancel={() => location.reload()}
+        onDirty={leave.onDirty}
+        onCancel={() => leave.then(anew)}
         onSave={(value) => {
-          const set = changed(record as unknown as Record<string, unknown>, value);
-          if (Object.keys(set).length > 0) give('site.edit', { id: record.id, set }, 'The site is changed.');
+          const set = changed(opened as unknown as Record<string, unknown>, value);
+          if (Object.keys(set).length === 0) return null;
+          const given = tryGive('site.edit', { id: record.id, set }, 'The site is changed.');
+          if (typeof given !== 'string') return reasonOf(given);
+          setOpened({ ...opened, ...set });
+          return null;
         }}
       />
     </>
@@ -124,34 +194,41 @@ function Files({ site }: { site: string }) {
   );
 }
 
-function Table({ table, state }: ViewProps & { table: DossierTable }) {
+/** What is open beside the list: a record, a new one, a copy of one, or a refused one that is mended. */
+type Open = { id: string } | { as: 'new' } | { as: 'copy'; of: string } | { as: 'refused'; command: string };
+
+function openedAt(table: DossierTable): Open | null {
+  if (parameter('table') !== table) return null;
+  const [record, refused] = [parameter('record'), parameter('refused')];
+  if (refused) return { as: 'refused', command: refused };
+  return record === 'new' ? { as: 'new' } : record ? { id: record } : null;
+}
+
+function Table({ table, state, leave }: ViewProps & { table: DossierTable; leave: Leave }) {
   const { slice, site } = state;
   const form = FORMS[table];
   const [text, setText] = useState('');
-  const [open, setOpen] = useState<string | null>(parameter('table') === table ? parameter('record') : null);
+  const [open, setOpen] = useState<Open | null>(() => openedAt(table));
   const records = slice.by(table, 'site', site) as (Tables[DossierTable] & Record<string, unknown>)[];
   const name = (record: Tables[DossierTable]) =>
     table === 'entry' ? titleOf(slice, table, record) : form.name(record as never);
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = records.filter((record) => {
-    const words = `${name(record)} ${form.beside(record)}`.toLowerCase();
-    return text
-      .toLowerCase()
-      .split(/\s+/)
-      .every((word) => words.includes(word));
+    const said = `${name(record)} ${form.beside(record)}`.toLowerCase();
+    return words.every((word) => said.includes(word));
   });
-  const opened = open === 'new' ? form.blank(device.id()) : records.find(({ id }) => id === open);
-  if (opened) {
+  if (open)
     return (
       <RecordPage
+        key={JSON.stringify(open)}
         table={table}
         state={state}
-        record={opened as Record<string, unknown>}
-        isNew={open === 'new'}
-        title={open === 'new' ? `New ${form.one}` : name(opened as never)}
-        onClose={() => setOpen(null)}
+        open={open}
+        name={name}
+        leave={leave}
+        onOpen={setOpen}
       />
     );
-  }
   return (
     <>
       <div className="table-head">
@@ -163,7 +240,7 @@ function Table({ table, state }: ViewProps & { table: DossierTable }) {
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
-        <Button onClick={() => setOpen('new')}>New {form.one}</Button>
+        <Button onClick={() => setOpen({ as: 'new' })}>New {form.one}</Button>
       </div>
       {records.length === 0 && <p className="empty">{form.empty}</p>}
       {records.length > 0 && shown.length === 0 && (
@@ -172,7 +249,7 @@ function Table({ table, state }: ViewProps & { table: DossierTable }) {
       <ul className="records">
         {shown.map((record) => (
           <li key={record.id}>
-            <button type="button" className="plain" onClick={() => setOpen(record.id)}>
+            <button type="button" className="plain" onClick={() => setOpen({ id: record.id })}>
               <b>{name(record)}</b> <span className="quiet">{form.beside(record)}</span>
             </button>
           </li>
@@ -184,32 +261,94 @@ function Table({ table, state }: ViewProps & { table: DossierTable }) {
 
 interface RecordPageProps extends ViewProps {
   table: DossierTable;
-  record: Record<string, unknown>;
-  isNew: boolean;
-  title: string;
-  onClose: () => void;
+  open: Open;
+  name: (record: Tables[DossierTable]) => string;
+  leave: Leave;
+  onOpen: (open: Open | null) => void;
 }
 
-function RecordPage({ table, state, record, isNew, title, onClose }: RecordPageProps) {
+/** What a form starts from. */
+interface Start {
+  title: string;
+  record: Record<string, unknown>;
+  isNew: boolean;
+  sister: string | null;
+  refused?: Record<string, string>;
+}
+
+function startOf({ table, state, open, name }: RecordPageProps): Start | null {
+  const { slice } = state;
+  const form = FORMS[table];
+  if ('id' in open) {
+    const record = slice.get(table, open.id);
+    return record && { title: name(record), record: { ...record }, isNew: false, sister: null };
+  }
+  if (open.as === 'new') {
+    const extra = typeof form.extra === 'function' ? form.extra() : form.extra;
+    const record = { ...blankOf(form.fields, extra), id: device.id() };
+    return { title: `New ${form.one}`, record, isNew: true, sister: null };
+  }
+  if (open.as === 'copy') {
+    const of = slice.get(table, open.of) as unknown as Record<string, unknown> | null;
+    if (!of) return null;
+    const { rev: _r, stamps: _t, site: _s, cableSince: _c, ...rest } = of;
+    const record = { ...structuredClone(rest), id: device.id(), ...withoutName(rest) };
+    const sister = name(of as never);
+    return { title: `New ${form.one}, like ${sister}`, record, isNew: true, sister };
+  }
+  return refusedStart(table, state, open.command);
+}
+
+/** A record that was refused, as it was typed, with the reason at its field. */
+function refusedStart(table: DossierTable, state: ViewProps['state'], command: string): Start | null {
+  const waiting = state.refused.find((one) => one.command.id === command);
+  if (!waiting?.refusal) return null;
+  const payload = waiting.command.payload as unknown as Record<string, unknown>;
+  const isNew = waiting.command.kind === `${table}.add`;
+  const before = isNew ? {} : state.slice.get(table, String(payload.id));
+  if (!before) return null;
+  const record = isNew ? payload : { ...before, ...(payload.set as object) };
+  const { field, message } = reasonOf(waiting.refusal);
+  const words = offenceWords(message.replace(waiting.refusal.field, '').trim());
+  return {
+    title: `${FORMS[table].one[0]!.toUpperCase()}${FORMS[table].one.slice(1)} that was not taken`,
+    record,
+    isNew,
+    sister: null,
+    refused: { [field]: get(record, field) === undefined ? message : words },
+  };
+}
+
+function RecordPage(props: RecordPageProps) {
+  const { table, state, open, leave, onOpen } = props;
   const { slice, site } = state;
   const form = FORMS[table];
+  // What the form was opened on: somebody else's change meanwhile neither throws away what is typed nor is undone.
+  const [start] = useState(() => startOf(props));
+  if (!start)
+    return (
+      <p className="empty">
+        This {form.one} is not here any more.{' '}
+        <Button variant="default" onClick={() => onOpen(null)}>
+          Back to the list
+        </Button>
+      </p>
+    );
+  const { record, isNew, title } = start;
   const id = String(record.id);
+  const close = () => onOpen(null);
   const save = (value: Record<string, unknown>) => {
-    if (isNew) {
-      if (give(`${table}.add`, value as never, `The ${form.one} is added.`)) onClose();
-      return;
-    }
     const set = changed(record, value);
-    if (
-      Object.keys(set).length === 0 ||
-      give(`${table}.edit`, { id, set } as never, `The ${form.one} is changed.`)
-    )
-      onClose();
-  };
-  const copy = () => {
-    const { rev: _rev, stamps: _stamps, site: _site, ...rest } = record;
-    const twin = { ...structuredClone(rest), id: device.id(), ...copyName(rest) };
-    if (give(`${table}.add`, twin as never, `A copy of the ${form.one} is added.`)) onClose();
+    const given = isNew
+      ? tryGive(`${table}.add`, value as never, `The ${form.one} is added.`)
+      : Object.keys(set).length === 0 && !start.refused
+        ? ''
+        : tryGive(`${table}.edit`, { id, set } as never, `The ${form.one} is changed.`);
+    if (typeof given !== 'string') return reasonOf(given);
+    if ('as' in open && open.as === 'refused') void device.drop(open.command);
+    // After the form has let go of what was typed.
+    setTimeout(close);
+    return null;
   };
   return (
     <>
@@ -222,13 +361,13 @@ function RecordPage({ table, state, record, isNew, title, onClose }: RecordPageP
         )}
         {!isNew && (
           <>
-            <Button variant="default" onClick={copy}>
+            <Button variant="default" onClick={() => leave.then(() => onOpen({ as: 'copy', of: id }))}>
               Copy
             </Button>
             <Button
               variant="default"
               onClick={() => {
-                if (give(`${table}.remove`, { id } as never, `The ${form.one} is removed.`)) onClose();
+                if (give(`${table}.remove`, { id } as never, `The ${form.one} is removed.`)) close();
               }}
             >
               Remove
@@ -237,14 +376,20 @@ function RecordPage({ table, state, record, isNew, title, onClose }: RecordPageP
         )}
       </div>
       <RecordForm
+        table={table}
         fields={form.fields}
         value={record}
+        sister={start.sister}
+        refused={start.refused}
         slice={slice}
         site={site}
+        onDirty={leave.onDirty}
         onSave={save}
-        onCancel={onClose}
+        onCancel={() => leave.then(close)}
       />
-      {!isNew && <History site={site} record={id} rev={record.rev as string | undefined} />}
+      {!isNew && (
+        <History table={table} fields={form.fields} site={site} record={id} rev={slice.get(table, id)?.rev} />
+      )}
     </>
   );
 }
@@ -256,9 +401,9 @@ function changed(before: Record<string, unknown>, after: Record<string, unknown>
   );
 }
 
-function copyName(record: Record<string, unknown>): Record<string, string> {
-  for (const key of ['tag', 'number', 'name', 'label']) {
-    if (typeof record[key] === 'string') return { [key]: `${record[key]} copy`.slice(0, 20) };
-  }
+/** A copy has to be named by hand. */
+function withoutName(record: Record<string, unknown>): Record<string, string> {
+  for (const key of ['tag', 'number', 'name', 'label'])
+    if (typeof record[key] === 'string') return { [key]: '' };
   return {};
 }

@@ -1,223 +1,144 @@
-import { Button } from '@mantine/core';
+import { Button, Checkbox, Fieldset, Group } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
-import type { Slice } from '../../core/record/slice';
-import type { Field } from './fields';
-import { Input, References } from './RecordInput';
-import { get, set, type Value } from './record-value';
+import { blankDraft, type Draft } from './draft';
+import { get, type Field } from './fields';
+import { useReach } from './form-context';
+import { Input } from './RecordInput';
 
-interface FieldsProps {
-  fields: readonly Field[];
-  value: Value;
-  path: string;
-  slice: Slice;
-  site: string;
-  onChange: (value: Value) => void;
-  onProblem: (path: string, text: string | null) => void;
-  /** Forgets the problems of everything under a path. */
-  onForget: (path: string) => void;
-  /** Lengths as they were typed, by path. */
-  typed: Readonly<Record<string, string>>;
-  onTyped: (path: string, text: string) => void;
+/** Fields of a record or of a part of it. */
+export function Fields({ fields, path }: { fields: readonly Field[]; path: string }) {
+  return fields.map((field) => <OneField key={field.path} field={field} full={path + field.path} />);
 }
 
-/** Fields of a record, lists and groups within. */
-export function Fields(props: FieldsProps) {
-  return props.fields.map((field) => <FieldView key={field.path} field={field} {...props} />);
+function OneField({ field, full }: { field: Field; full: string }) {
+  if (field.type === 'list') return <ListField field={field} full={full} />;
+  if (field.type === 'group') return <GroupField field={field} full={full} />;
+  return <Leaf field={field} full={full} />;
 }
 
-function FieldView({
-  typed,
-  onTyped,
-  field,
-  value,
-  path,
-  slice,
-  site,
-  onChange,
-  onProblem,
-  onForget,
-}: FieldsProps & { field: Field }) {
-  const current = get(value, field.path);
-  const full = `${path}${field.path}`;
-  const change = (next: unknown) => onChange(set(value, field.path, next));
-  switch (field.type) {
-    case 'list':
-      return (
-        <ListField
-          field={field}
-          current={current}
-          full={full}
-          change={change}
-          rest={{ slice, site, onProblem, onForget, typed, onTyped }}
-        />
-      );
-    case 'group':
-      return (
-        <fieldset className="wide">
-          <legend>
-            {field.nullable ? (
-              <label>
-                <input
-                  type="checkbox"
-                  checked={current != null}
-                  onChange={(event) => change(event.target.checked ? field.blank() : null)}
-                />{' '}
-                {field.title}
-              </label>
-            ) : (
-              field.title
-            )}
-          </legend>
-          {current != null && (
-            <Fields
-              fields={field.fields}
-              value={current as Value}
-              path={`${full}.`}
-              slice={slice}
-              site={site}
-              onProblem={onProblem}
-              onForget={onForget}
-              typed={typed}
-              onTyped={onTyped}
-              onChange={change}
-            />
-          )}
-        </fieldset>
-      );
-    case 'flag':
-      return (
-        <label className="field flag">
-          <input
-            type="checkbox"
-            checked={Boolean(current)}
-            onChange={(event) => change(event.target.checked)}
-          />{' '}
-          {field.title}
-        </label>
-      );
-    case 'references':
-      return (
-        <References
-          title={field.title}
-          table={field.table}
-          chosen={(current ?? []) as string[]}
-          slice={slice}
-          site={site}
-          onChange={change}
-        />
-      );
-    default:
-      return (
-        <label className="field">
-          <span>
-            {field.title}
-            {field.type === 'length' ? ', mm or in' : ''}
-            {field.type === 'number' && field.unit ? `, ${field.unit}` : ''}
-            {'hint' in field && field.hint ? ` (${field.hint})` : ''}
-          </span>
-          <Input
-            field={field}
-            current={current}
-            full={full}
-            slice={slice}
-            site={site}
-            onChange={change}
-            onProblem={onProblem}
-            typed={typed}
-            onTyped={onTyped}
+/** One fact; a copied one says where it comes from until it is confirmed. */
+function Leaf({ field, full }: { field: Field; full: string }) {
+  const { form, proposed, confirm, sister } = useReach();
+  const copied = proposed.has(full);
+  const wide = field.type === 'references' || field.type === 'choices' || field.type === 'lines';
+  return (
+    <div
+      className={`leaf${wide ? ' wide' : ''}${form.errors[full] ? ' invalid' : ''}`}
+      data-path={full}
+      data-proposed={copied || undefined}
+    >
+      <Input field={field} full={full} />
+      {copied && (
+        <Button variant="default" size="compact-sm" className="confirm" onClick={() => confirm(full)}>
+          {sister ? `Confirm as on ${sister}` : 'Confirm the copy'}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function GroupField({ field, full }: { field: Field & { type: 'group' }; full: string }) {
+  const { form, change } = useReach();
+  const current = get(form.getValues(), full);
+  const isWord = field.word !== undefined && current === field.word.value;
+  const open = current != null && !isWord;
+  return (
+    <Fieldset
+      className={`wide${open ? '' : ' closed'}`}
+      data-path={full}
+      legend={
+        field.nullable ? (
+          <Checkbox
+            size="md"
+            label={field.title}
+            checked={open}
+            onChange={(event) => change(full, event.currentTarget.checked ? blankDraft(field) : null)}
           />
-        </label>
-      );
-  }
+        ) : (
+          field.title
+        )
+      }
+    >
+      {field.word && (
+        <Checkbox
+          size="md"
+          label={field.word.title}
+          checked={isWord}
+          onChange={(event) => change(full, event.currentTarget.checked ? field.word!.value : null)}
+        />
+      )}
+      {form.errors[full] && <p className="tone-failed">{form.errors[full]}</p>}
+      {open && <Fields fields={field.fields} path={`${full}.`} />}
+    </Fieldset>
+  );
 }
 
-function ListField({
-  field,
-  current,
-  full,
-  change,
-  rest,
-}: {
-  field: Extract<Field, { type: 'list' }>;
-  current: unknown;
-  full: string;
-  change: (next: unknown) => void;
-  rest: Pick<FieldsProps, 'slice' | 'site' | 'onProblem' | 'onForget' | 'typed' | 'onTyped'>;
-}) {
-  // What is typed belongs to its line: when lines move, every line starts from its record again.
-  const [shape, setShape] = useState(0);
+function ListField({ field, full }: { field: Field & { type: 'list' }; full: string }) {
+  const { form, change, insert, takeOut } = useReach();
   // A line that is new is typed on next.
-  const [fresh, setFresh] = useState<number | null>(null);
-  const root = useRef<HTMLFieldSetElement>(null);
+  const [fresh, setFresh] = useState<{ line: number } | null>(null);
+  const root = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (fresh === null) return;
     const lines = root.current?.querySelectorAll(':scope > .list-item');
-    const field = lines?.[fresh]?.querySelector<HTMLElement>('input, select');
-    field?.focus();
-    if (field instanceof HTMLInputElement) field.select();
-  }, [shape, fresh]);
-  const list = (current ?? []) as Value[];
-  const reshape = (next: unknown[], line: number | null = null) => {
-    setFresh(line);
-    rest.onForget(`${full}.`);
-    setShape(shape + 1);
-    change(next);
-  };
+    const first = lines?.[fresh.line]?.querySelector<HTMLElement>('input, select, textarea');
+    first?.focus();
+    if (first instanceof HTMLInputElement) first.select();
+  }, [fresh]);
+  const list = get(form.getValues(), full) as Draft[] | null;
   return (
-    <fieldset className="wide" ref={root}>
-      <legend>
-        {field.nullable ? (
-          <label>
-            <input
-              type="checkbox"
-              checked={current != null}
-              onChange={(event) => change(event.target.checked ? [] : null)}
-            />{' '}
-            {field.title}: recorded
-          </label>
+    <Fieldset
+      className="wide"
+      data-path={full}
+      legend={
+        field.nullable ? (
+          <Checkbox
+            size="md"
+            label={`${field.title}: recorded`}
+            checked={list !== null}
+            onChange={(event) => change(full, event.currentTarget.checked ? [] : null)}
+          />
         ) : (
           field.title
+        )
+      }
+    >
+      <div className="list" ref={root}>
+        {form.errors[full] && <p className="tone-failed">{form.errors[full]}</p>}
+        {list?.length === 0 && <p className="quiet">None.</p>}
+        {list?.map((item, i) => (
+          <div key={i} className="list-item">
+            <Fields fields={field.fields} path={`${full}.${i}.`} />
+            <Group className="list-buttons">
+              <Button
+                size="compact-md"
+                variant="default"
+                onClick={() => {
+                  insert(full, i + 1, structuredClone(item), true);
+                  setFresh({ line: i + 1 });
+                }}
+              >
+                Copy
+              </Button>
+              <Button size="compact-md" variant="default" onClick={() => takeOut(full, i)}>
+                Take out
+              </Button>
+            </Group>
+          </div>
+        ))}
+        {list !== null && (
+          <Button
+            size="compact-md"
+            variant="default"
+            onClick={() => {
+              insert(full, list?.length ?? 0, blankDraft(field), false);
+              setFresh({ line: list?.length ?? 0 });
+            }}
+          >
+            Add
+          </Button>
         )}
-      </legend>
-      {current != null && list.length === 0 && <p className="quiet">None.</p>}
-      {list.map((item, i) => (
-        <div key={`${shape} ${i}`} className="list-item">
-          <Fields
-            fields={field.fields}
-            value={item}
-            path={`${full}.${i}.`}
-            {...rest}
-            onChange={(next) => change(list.map((old, j) => (j === i ? next : old)))}
-          />
-          <span className="list-buttons">
-            <Button
-              size="compact-md"
-              variant="default"
-              onClick={() =>
-                reshape([...list.slice(0, i + 1), structuredClone(item), ...list.slice(i + 1)], i + 1)
-              }
-            >
-              Copy
-            </Button>
-            <Button
-              size="compact-md"
-              variant="default"
-              onClick={() => reshape(list.filter((_, j) => j !== i))}
-            >
-              Take out
-            </Button>
-          </span>
-        </div>
-      ))}
-      {current != null && (
-        <Button
-          size="compact-md"
-          variant="default"
-          onClick={() => reshape([...list, field.blank()], list.length)}
-        >
-          Add
-        </Button>
-      )}
-    </fieldset>
+      </div>
+    </Fieldset>
   );
 }

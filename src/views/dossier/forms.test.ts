@@ -1,15 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { DOSSIER_TABLES, type DossierTable } from '../../core/record/commands';
 import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
-import { checkRecord } from '../../server/commands/parse';
-import type { Field } from './fields';
+import { checkRecord } from '../../shapes/parse';
+import type { Entry, UnusedEntry } from '../../core/record/types';
+import { blankOf, type Field } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 
+const DIVISIONS = [{ class: 'I' as const, division: 1 as const, groups: ['C' as const] }];
+const PLUG: UnusedEntry = {
+  label: 'Z', closure: 'plug', needsTool: true, inAdaptor: false, concepts: ['db'], certificate: 'FRN 24.0601', levels: ['Gb'],
+  groups: ['IIC'], divisions: DIVISIONS, thread: 'M20x1.5', hole: 'M20x1.5', ingress: 'IP66', engagedMm: 11,
+}; // prettier-ignore
 const slice = recordsWith({
   certificate: { divisions: [{ class: 'I', division: 1, groups: ['C'] }] },
   sheet: { joints: [{ joint: 'clamp', school: 'turns', range: [0.75, 1] }] },
   enclosure: {
-    unused: [{ label: 'Z', closure: 'plug', needsTool: true, inAdaptor: false, concepts: ['db'] }],
+    unused: [PLUG],
   },
   entry: {
     adaptors: [
@@ -20,20 +26,30 @@ const slice = recordsWith({
         concepts: ['db'],
         levels: ['Gb'],
         groups: ['IIC'],
+        divisions: DIVISIONS,
+        maleLengthMm: 15,
+        runoutMm: 1.5,
+        femaleDepthMm: 16,
       },
     ],
   },
+  instrument: { calibrations: [{ from: null, to: '2027-01-01', found: null, certificate: 'CAL 1' }] },
+  site: { enclosureTypes: [{ type: '4X', ingress: 'IP66' }] },
   references: [
     { id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] },
   ],
 });
+/** What the reducer keeps is in no form. */
+function withoutKept({ cableSince: _since, ...entry }: Entry) {
+  return entry;
+}
 const SAMPLES: Record<DossierTable, object> = {
   area: slice.get('area', 'a')!,
   enclosure: slice.get('enclosure', 'b')!,
   cable: slice.get('cable', 'k')!,
   certificate: slice.get('certificate', 'q')!,
   instrument: slice.get('instrument', 'c')!,
-  entry: slice.get('entry', 'e')!,
+  entry: withoutKept(slice.get('entry', 'e')!),
   round: slice.get('round', 'r')!,
   reference: slice.get('reference', 'x')!,
 };
@@ -53,7 +69,8 @@ function paths(fields: readonly Field[], prefix = ''): string[] {
 
 describe.each(DOSSIER_TABLES)('the form of a %s', (table) => {
   const form = FORMS[table];
-  const blank = form.blank('x1') as Record<string, unknown>;
+  const extra = typeof form.extra === 'function' ? form.extra() : form.extra;
+  const blank: Record<string, unknown> = { ...blankOf(form.fields, extra), id: 'x1' };
 
   it('asks for every field of the record, and for none that it does not have', () => {
     const { id: _id, site: _site, typed: _typed, ...record } = SAMPLES[table] as Record<string, unknown>;
@@ -72,6 +89,22 @@ describe.each(DOSSIER_TABLES)('the form of a %s', (table) => {
     expect(blank.id).toBe('x1');
   });
 
+  it('starts with no fact that somebody must have seen', () => {
+    const {
+      id: _id,
+      outlineM: _o,
+      levelM: _l,
+      positionM: _p,
+      grade: _g,
+      started: _s,
+      simulated: _sim,
+      ...facts
+    } = blank;
+    const values = (value: unknown): unknown[] =>
+      typeof value === 'object' && value !== null ? Object.values(value).flatMap(values) : [value];
+    expect(values(facts).filter((value) => value !== null && value !== '')).toEqual([]);
+  });
+
   it('a record filled in by it is one that the server takes', () => {
     const { site: _site, ...sample } = SAMPLES[table] as Record<string, unknown>;
     expect(() => checkRecord(table, { ...blank, ...sample, id: 'x1' }, '')).not.toThrow();
@@ -81,7 +114,10 @@ describe.each(DOSSIER_TABLES)('the form of a %s', (table) => {
     for (const field of form.fields) {
       if (field.type !== 'list' && field.type !== 'group') continue;
       for (const inner of field.fields)
-        expect(at(field.blank(), inner.path), `${field.path}.${inner.path}`).not.toBeUndefined();
+        expect(
+          at(blankOf(field.fields, 'extra' in field ? field.extra : {}), inner.path),
+          `${field.path}.${inner.path}`,
+        ).not.toBeUndefined();
     }
   });
 

@@ -1,19 +1,22 @@
 import { useEffect, useState } from 'react';
 import { sends } from '../../core/instrument/simulator';
 import type { Place } from '../../core/record/kinds';
-import type { MakeOff } from '../../core/record/types';
+import { shownQuantity } from '../../core/quantity/quantity';
+import type { MakeOff, Unit } from '../../core/record/types';
 import { groupsOf, type Dossier } from '../../core/rulebook/dossier';
 import { limitsOf } from '../../core/rulebook/fit-task';
 import { figure } from '../../core/words/format';
 import { device, instrument as hand, useInstrument } from '../device';
 import { instrumentsFor } from '../instruments-for';
 import { nominalOf, pieceOf } from '../piece';
-import { takeLive, takeTyped, TYPED_UNIT } from '../take';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { QUANTITY_OF, takeLive, takeTyped, unitShown } from '../take';
 
 /** One measured place at the step: its limits, its readings, and the next one, sent or typed. */
 export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: MakeOff; place: Place }) {
   const { slice } = device.state();
   const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
   const [chosen, setChosen] = useState('');
   const known = instrumentsFor(slice.by('instrument', 'site', work.site), place.instruments);
   const instrument = known.find(({ id }) => id === chosen) ?? known[0] ?? null;
@@ -41,14 +44,17 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
       onFocus={hold}
       onSubmit={(event) => {
         event.preventDefault();
-        if (target && takeTyped(target, typed)) setTyped('');
+        if (!target) return;
+        const said = takeTyped(target, typed);
+        if (said === null) setTyped('');
+        setProblem(said ? { text: typed, said } : null);
       }}
     >
       <p>
-        {place.title}: {limits ? limitWords(limits, TYPED_UNIT[place.unit]) : 'no limit on the sheet'}.{' '}
+        {place.title}: {limits ? limitWords(limits, place.unit) : 'no limit on the sheet'}.{' '}
         {readings.length > 0 ? (
           <b className="figures">
-            Read: {readings.map(({ value }) => figure(value, place.unit === 'ohm' ? 4 : 2)).join(', ')}
+            Read: {readings.map(({ value }) => shownIn(value, place.unit)).join(', ')}
           </b>
         ) : (
           <span className="quiet">{place.how}</span>
@@ -61,18 +67,13 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
       )}
       {instrument && (
         <div className="place-row">
-          <label className="field">
-            <span>
-              {place.title}, {TYPED_UNIT[place.unit]}
-            </span>
-            <input
-              className="figures"
-              inputMode="decimal"
-              autoComplete="off"
-              value={typed}
-              onChange={(event) => setTyped(event.target.value)}
-            />
-          </label>
+          <MeasureInput
+            quantity={QUANTITY_OF[place.unit]}
+            label={place.title}
+            value={typed}
+            error={problem?.text === typed ? problem.said : null}
+            onText={setTyped}
+          />
           <button type="submit" className="big">
             Enter
           </button>
@@ -112,9 +113,14 @@ export function LiveValue({ of }: { of: string }) {
   );
 }
 
-function limitWords([low, high]: readonly [number | null, number | null], unit: string): string {
-  if (low !== null && high !== null)
-    return `${figure(low)} to ${figure(high)} ${unit.replace(' or in', '').replace(' or mΩ', '')}`;
-  const plain = unit.replace(' or in', '').replace(' or mΩ', '');
-  return low !== null ? `at least ${figure(low)} ${plain}` : `at most ${figure(high ?? 0)} ${plain}`;
+/** A value in the unit that is shown, without it. */
+const shownIn = (value: number, unit: Unit): string =>
+  figure(Number(shownQuantity(value, QUANTITY_OF[unit])));
+
+function limitWords([low, high]: readonly [number | null, number | null], unit: Unit): string {
+  const said = unitShown(unit);
+  if (low !== null && high !== null) return `${shownIn(low, unit)} to ${shownIn(high, unit)} ${said}`;
+  return low !== null
+    ? `at least ${shownIn(low, unit)} ${said}`
+    : `at most ${shownIn(high ?? 0, unit)} ${said}`;
 }

@@ -8,6 +8,8 @@ import type { MakeOff, Pour } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { clocksOf } from '../../core/rulebook/judge-pour';
 import { count, figure } from '../../core/words/format';
+import { fieldOf, useMeasure, type Measure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { device, instrument as hand, say } from '../device';
 import { give } from '../give';
 import { LiveValue } from './PlaceField';
@@ -29,18 +31,13 @@ const clockTime = (iso: string) =>
     minute: '2-digit',
   });
 
-const degreesOf = (text: string): number | null => {
-  const plain = text.trim().replace(',', '.').replace('−', '-');
-  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
-};
-
 /** Mixing: batch, expiry, ratio and temperature; the working life runs from here. */
 export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
   const compound = dossier.certificate?.sheet.compound ?? null;
   const [batch, setBatch] = useState('');
   const [expires, setExpires] = useState('');
   const [ratio, setRatio] = useState(false);
-  const [degrees, setDegrees] = useState('');
+  const degrees = useMeasure('temperature');
   if (!compound)
     return (
       <p className="tone-failed">
@@ -50,10 +47,10 @@ export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
   const pours = ownPours(dossier, work);
   const { cable, certificate, size } = dossier;
   const needed = cable && size ? packsOf(cable, certificate!, size) : 0;
-  const temperatureC = degreesOf(degrees);
+  const temperatureC = degrees.value;
   const times = temperatureC === null ? null : compoundTimes(compound, temperatureC);
   const mix = () => {
-    if (temperatureC === null) return say('Read the temperature first: working life and cure depend on it.');
+    if (degrees.need() === null) return;
     if (!times!.mayMix)
       return say(`${compound.name} is not mixed below ${compound.minimumC} °C. Warm it up first.`);
     const at = now();
@@ -89,7 +86,7 @@ export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
           <input type="date" value={expires} onChange={(event) => setExpires(event.target.value)} />
         </label>
       </div>
-      <Degrees title="Temperature now, °C" value={degrees} onValue={setDegrees} site={work.site} />
+      <Degrees title="Temperature now" measure={degrees} site={work.site} />
       <label className="field flag">
         <input type="checkbox" checked={ratio} onChange={(event) => setRatio(event.target.checked)} /> Mixed{' '}
         {compound.ratio}, as the sheet says
@@ -102,17 +99,7 @@ export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
 }
 
 /** A temperature, typed or taken from the thermometer. */
-function Degrees({
-  title,
-  value,
-  onValue,
-  site,
-}: {
-  title: string;
-  value: string;
-  onValue: (text: string) => void;
-  site: string;
-}) {
+function Degrees({ title, measure, site }: { title: string; measure: Measure; site: string }) {
   const thermometer =
     device
       .state()
@@ -132,19 +119,11 @@ function Degrees({
       if (!line || line.value === null) hand.handle({ target: AMBIENT_C });
       return say(`${thermometer!.tag} is creeping towards the temperature; take it when it rests.`);
     }
-    onValue(figure(line.value, 1));
+    measure.setText(figure(line.value, 1));
   };
   return (
     <div className="place-row">
-      <label className="field">
-        <span>{title}</span>
-        <input
-          className="figures"
-          inputMode="decimal"
-          value={value}
-          onChange={(event) => onValue(event.target.value)}
-        />
-      </label>
+      <MeasureInput label={title} {...fieldOf(measure)} />
       {thermometer && (
         <button type="button" className="big" onClick={take}>
           {thermometer.tag} <LiveValue of={thermometer.id} />
@@ -198,13 +177,13 @@ export function PackStep({ dossier, work }: Props) {
 export function CureStep({ dossier, work }: Props) {
   const compound = dossier.certificate?.sheet.compound ?? null;
   const pour = ownPours(dossier, work).pop();
-  const [degrees, setDegrees] = useState('');
+  const degrees = useMeasure('temperature');
   if (!pour || !compound || pour.packedAt === null)
     return <p className="tone-failed">Nothing is packed yet.</p>;
   const clocks = clocksOf(compound, pour);
   const keep = () => {
-    const value = degreesOf(degrees);
-    if (value === null) return say('Type the lowest temperature since packing in °C, for example 14.5.');
+    const value = degrees.need();
+    if (value === null) return;
     give('pour.edit', { id: pour.id, set: { lowestC: value } }, 'The lowest temperature is kept.');
   };
   const look = () => {
@@ -221,7 +200,7 @@ export function CureStep({ dossier, work }: Props) {
         {clocks?.lookAt && `; look from ${clockTime(clocks.lookAt)}`}.{' '}
         {pour.lookedAt && `Opened and looked at ${clockTime(pour.lookedAt)}.`}
       </p>
-      <Degrees title="Lowest since packing, °C" value={degrees} onValue={setDegrees} site={work.site} />
+      <Degrees title="Lowest since packing" measure={degrees} site={work.site} />
       <div className="start-buttons">
         <Button variant="default" onClick={keep}>
           Keep the lowest

@@ -46,7 +46,7 @@ function Insulation({ dossier, slice, after }: { dossier: Dossier; slice: Slice;
   const own = (mineral?.tests ?? []).filter((test) => test.entry === entry.id);
   const ofStage = (stage: InsulationTest['stage']) =>
     own.filter((test) => test.stage === stage).at(-1) ?? null;
-  const before = mineral && testBefore(mineral, entry.id);
+  const before = mineral && cable && testBefore(mineral, cable, entry.id);
   const test = after ? ofStage('after-seal') : ofStage('before-seal');
   const action = test && stateOfTest(cable, test, nowMs).action;
   return (

@@ -6,15 +6,12 @@ import { KINDS } from '../../core/record/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, Entry, InsulationTest } from '../../core/record/types';
 import { currentRound, dossierOf, groupsOf, type Dossier } from '../../core/rulebook/dossier';
-import { testBefore, testsAfter } from '../../core/rulebook/mineral-records';
-import { figure, ohm } from '../../core/words/format';
+import { comparedTests } from '../../core/mineral/compared';
+import { figure, known, ohm } from '../../core/words/format';
 import { drawEntry } from '../../drawing/draw';
 import { DrawingView } from '../../ui/DrawingView';
 import { ContinuityPanel } from '../ContinuityPanel';
 import { megohmWords } from '../insulation-words';
-
-/** From here on a test counts as the one a day later, ms after sealing. */
-const DAY_LATER_MS = 12 * 3_600_000;
 
 /** One cable with both its ends: each pot in section, its tests compared, and what runs from end to end. */
 export function BothEnds({ slice, cable }: { slice: Slice; cable: Cable }) {
@@ -26,7 +23,7 @@ export function BothEnds({ slice, cable }: { slice: Slice; cable: Cable }) {
   return (
     <>
       <p>
-        {cable.from} to {cable.to}, {figure(cable.lengthM)} m
+        {cable.from} to {cable.to}, {known(cable.lengthM, 'm')}
         {link &&
           `; cut to fit, sheath ${figure(linkLengths(link).sheathMm, 1)} ± ${figure(link.fitMm, 1)} mm`}
         . Order on the cable before the second pot: shroud, shroud, facing opposite ways, each opening to its
@@ -63,11 +60,7 @@ function EndSection({ dossier, shownPx }: { dossier: Dossier; shownPx: number })
 
 function End({ dossier, cable }: { dossier: Dossier; cable: Cable }) {
   const { entry, enclosure, mineral } = dossier;
-  const before = mineral && testBefore(mineral, entry.id);
-  const after = mineral ? testsAfter(mineral, entry.id).filter(({ stage }) => stage === 'after-seal') : [];
-  const sealedMs = Date.parse(mineral?.sealedAt ?? '');
-  const later = after.find(({ at }) => Date.parse(at) - sealedMs >= DAY_LATER_MS) ?? null;
-  const first = after.find(({ at }) => Date.parse(at) - sealedMs < DAY_LATER_MS) ?? null;
+  const { before, first, later } = comparedTests(mineral?.tests ?? [], entry.id, mineral?.sealedAt ?? null);
   return (
     <section aria-label={`End at ${enclosure.tag}`}>
       <h2>
@@ -159,9 +152,10 @@ function SheathEarth({ cable, ends }: { cable: Cable; ends: readonly Dossier[] }
   return (
     <section aria-label="Sheath as earth conductor">
       <h3>Sheath as earth conductor</h3>
-      {sheathMm2 === null ? (
+      {sheathMm2 === null || cable.lengthM === null ? (
         <p>
-          Record the cross-section of the copper sheath on the cable, and its resistance is predicted here.
+          Record the length and the cross-section of the copper sheath on the cable, and its resistance is
+          predicted here.
         </p>
       ) : (
         <p>

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { historyOf } from '../../core/mineral/cable-tests';
+import { isSignificant, type Trend } from '../../core/mineral/trend';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, InsulationTest } from '../../core/record/types';
 import { count, figure } from '../../core/words/format';
@@ -48,6 +49,15 @@ export function Insulation({ slice, cable }: { slice: Slice; cable: Cable }) {
   );
 }
 
+/** Why there is no forecast. */
+function noForecast(trend: Trend | null): string {
+  if (!trend) return 'Fewer than four tests count: no forecast.';
+  if (trend.slope >= 0) return 'It does not fall towards its limit.';
+  return isSignificant(trend)
+    ? 'It falls slowly: its limit lies further ahead than twice the time that was watched. No forecast.'
+    : 'No fall beyond the scatter of the tests: no forecast.';
+}
+
 /** The worst pair of every test on a log axis, with the forecast. */
 function History({ cable, tests }: { cable: Cable; tests: readonly InsulationTest[] }) {
   const { points, trend, crossing } = useMemo(() => historyOf(cable, tests), [cable, tests]);
@@ -79,9 +89,7 @@ function History({ cable, tests }: { cable: Cable; tests: readonly InsulationTes
           ? `At this rate it falls below ${megohmWords(serviceMegohm)} in ${month(crossing.t)}${crossing.expanded === null ? '' : `, give or take ${spanWords(crossing.expanded)}`}.`
           : points[points.length - 1]!.megohm < serviceMegohm
             ? `It has fallen below ${megohmWords(serviceMegohm)}.`
-            : trend
-              ? 'It does not fall towards its limit.'
-              : 'Fewer than four tests count: no forecast.'}
+            : noForecast(trend)}
       </p>
       <details>
         <summary>The same as a table</summary>

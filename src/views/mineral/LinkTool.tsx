@@ -1,13 +1,13 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { parseLength } from '../../core/quantity/length';
+import { readQuantity } from '../../core/quantity/quantity';
 import { LEAST_BEND, linkLengths, linkToleranceMm } from '../../core/mineral/link';
-import type { Cable, MineralLink } from '../../core/record/types';
+import type { Cable } from '../../core/record/types';
 import { metalSheathMm } from '../../core/mineral/sheath';
 import { figure } from '../../core/words/format';
 import { drawLinkPath } from '../../drawing/mineral/link-path';
 import { DrawingView } from '../../ui/DrawingView';
-import { Figure, useFigures } from '../Figure';
+import { Figure, typed, useFigures } from '../Figure';
 import { give } from '../give';
 
 interface Straight {
@@ -23,39 +23,39 @@ interface BendText {
 }
 
 const number = (text: string): number | null => {
-  const plain = text.trim().replace(',', '.');
-  return /^\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+  const read = readQuantity(text, 'angle');
+  return 'value' in read ? read.value : null;
 };
 const mmOf = (text: string): number | null => {
-  const read = parseLength(text);
-  return 'mm' in read ? read.mm : null;
+  const read = readQuantity(text, 'length');
+  return 'value' in read ? read.value : null;
 };
-
-/** What stands there before a path is measured. */
-const FIRST: MineralLink = {
-  straightsMm: [480, 946], bends: [{ angleDeg: 90, radiusMm: 83, right: false }], entryMm: [12, 12],
-  tailMm: [120, 120], trimMm: 20, fitMm: 4,
-}; // prettier-ignore
 
 /** The length of a cable that is cut to fit between two accessories, its tolerance, and what a moved box does to it. */
 export function LinkTool({ cable }: { cable: Cable | null }) {
-  const kept = cable?.mineral?.link ?? FIRST;
+  const kept = cable?.mineral?.link ?? null;
   const [straights, setStraights] = useState<Straight[]>(() =>
-    kept.straightsMm.map((mm) => ({ mm: String(mm), off: '1' })),
+    kept
+      ? kept.straightsMm.map((mm) => ({ mm: String(mm), off: '1' }))
+      : [
+          { mm: '', off: '1' },
+          { mm: '', off: '1' },
+        ],
   );
-  const [bends, setBends] = useState<BendText[]>(
-    () =>
-    kept.bends.map(({ angleDeg, radiusMm, right }) => ({ angle: String(angleDeg), radius: String(radiusMm), offDeg: '1', offMm: '2', right })), // prettier-ignore
+  const [bends, setBends] = useState<BendText[]>(() =>
+    kept
+      ? kept.bends.map(({ angleDeg, radiusMm, right }) => ({ angle: String(angleDeg), radius: String(radiusMm), offDeg: '1', offMm: '2', right })) // prettier-ignore
+      : [{ angle: '', radius: '', offDeg: '1', offMm: '2', right: false }],
   );
   const figures = useFigures({
-    entry1: String(kept.entryMm[0]),
-    entry2: String(kept.entryMm[1]),
+    entry1: typed(kept?.entryMm[0]),
+    entry2: typed(kept?.entryMm[1]),
     off1: '0.5',
     off2: '0.5',
-    tail1: String(kept.tailMm[0]),
-    tail2: String(kept.tailMm[1]),
-    trim: String(kept.trimMm),
-    fit: String(kept.fitMm),
+    tail1: typed(kept?.tailMm[0]),
+    tail2: typed(kept?.tailMm[1]),
+    trim: typed(kept?.trimMm),
+    fit: typed(kept?.fitMm),
     moved: '10',
   });
   const straightsMm = straights.map(({ mm }) => mmOf(mm));

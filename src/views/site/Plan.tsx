@@ -47,15 +47,15 @@ export function Plan({
             <text x={-1.2} y={-1.6} className="tag">
               {enclosure.tag}
             </text>
-            {own.map(({ entry, status }, i) => (
+            {own.map(({ entry, standing }, i) => (
               <a
                 key={entry.id}
                 href={`/bench/?entry=${entry.id}&site=${entry.site}`}
-                aria-label={`${enclosure.tag}, entry ${entry.label}: ${STATE_WORDS[status.state]}`}
+                aria-label={`${enclosure.tag}, entry ${entry.label}: ${STATE_WORDS[standing]}`}
               >
                 <g transform={`translate(${i * STEP_M} 0) scale(${MARK_M})`}>
                   <circle r="13" fill="var(--sheet)" />
-                  <GlyphShapes state={glyphOfState(status.state)} />
+                  <GlyphShapes state={glyphOfState(standing)} />
                 </g>
               </a>
             ))}

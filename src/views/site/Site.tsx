@@ -3,9 +3,8 @@ import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import { KINDS } from '../../core/record/kinds';
 import type { Slice } from '../../core/record/slice';
-import type { EntryStatus } from '../../core/record/types';
-import { currentRound, dossierOf } from '../../core/rulebook/dossier';
-import { judge, statusOf } from '../../core/rulebook/judge';
+import type { EntryStatus, Grade } from '../../core/record/types';
+import { assess, standingState } from '../../core/rulebook/assess';
 import { ENTRY_STATES, type EntryState } from '../../core/rulebook/finding';
 import { day } from '../../core/words/format';
 import { GRADE_WORDS, STATE_WORDS } from '../../core/words/labels';
@@ -80,10 +79,10 @@ function SiteOf({ state }: ViewProps) {
           </select>
         </div>
         <ul className="stops">
-          {shown.map(({ entry, enclosure, area: a, status }) => (
+          {shown.map(({ entry, enclosure, area: a, status, standing }) => (
             <li key={entry.id}>
               <a href={`/bench/?entry=${entry.id}&site=${siteId}`}>
-                <SealGlyph state={glyphOfState(status.state)} size={26} label={STATE_WORDS[status.state]} />
+                <SealGlyph state={glyphOfState(standing)} size={26} label={STATE_WORDS[standing]} />
                 <span>
                   <b>
                     {enclosure.tag}, entry {entry.label}
@@ -92,9 +91,7 @@ function SiteOf({ state }: ViewProps) {
                     {KINDS[entry.kind].title}, {a.name}
                   </small>
                 </span>
-                <small className={toneOf(glyphOfState(status.state))}>
-                  {statusWords(status, site.timeZone)}
-                </small>
+                <small className={toneOf(glyphOfState(standing))}>{statusWords(status, site.timeZone)}</small>
               </a>
             </li>
           ))}
@@ -122,23 +119,23 @@ function Exports({ site }: { site: string }) {
 
 function stopsOf(slice: Slice, site: string): Stop[] {
   return slice.by('entry', 'site', site).flatMap((entry) => {
-    const round = currentRound(slice, entry.id, site);
-    const dossier = dossierOf(slice, entry.id, round);
-    if (!dossier) return [];
-    const grade = round?.grade ?? 'detailed';
-    const status = statusOf(dossier, judge(dossier, grade, ''), grade);
-    return [{ entry, enclosure: dossier.enclosure, area: dossier.area, status }];
+    const found = assess(slice, entry.id, site, now());
+    if (!found) return [];
+    const { dossier, status } = found;
+    return [
+      { entry, enclosure: dossier.enclosure, area: dossier.area, status, standing: standingState(status) },
+    ];
   });
 }
 
 function matches(
-  { entry, enclosure, area, status }: Stop,
+  { entry, enclosure, area, standing }: Stop,
   slice: Slice,
   text: string,
   only: EntryState | 'all',
   areaId: string,
 ): boolean {
-  if (only !== 'all' && status.state !== only) return false;
+  if (only !== 'all' && standing !== only) return false;
   if (areaId !== 'all' && area.id !== areaId) return false;
   const cable = entry.cable ? slice.get('cable', entry.cable)?.tag : '';
   const all =
@@ -150,10 +147,15 @@ function matches(
 }
 
 /** "sound, close, 3 Mar 2026". */
-const statusWords = ({ state, grade, at }: EntryStatus, timeZone: string): string =>
-  at === null
-    ? 'not looked at'
-    : `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
+function statusWords(status: EntryStatus, timeZone: string): string {
+  const words = (state: EntryState, grade: Grade, at: string) =>
+    `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
+  const { state, grade, at, sealed_state, sealed_grade, sealed_at, running_round } = status;
+  const runs = running_round === null ? '' : `${status.running_answered} of ${status.running_asked} answered`;
+  if (sealed_state && sealed_grade && sealed_at && running_round !== null && state !== 'failed')
+    return `${words(sealed_state, sealed_grade, sealed_at)}; ${runs} in the round`;
+  return at === null ? 'not looked at' : words(state, grade, at);
+}
 
 function Summary({
   stops,
@@ -174,7 +176,7 @@ function Summary({
           onClick={() => onOnly(only === state ? 'all' : state)}
         >
           <SealGlyph state={glyphOfState(state)} size={22} label="" />
-          <b className="figures">{stops.filter(({ status }) => status.state === state).length}</b>
+          <b className="figures">{stops.filter(({ standing }) => standing === state).length}</b>
           <small>{STATE_WORDS[state]}</small>
         </button>
       ))}
@@ -184,12 +186,12 @@ function Summary({
 
 function WorstDefects({ slice, site, timeZone }: { slice: Slice; site: string; timeZone: string }) {
   const today = dayIn(now(), timeZone);
-  const open = slice
-    .by('defect', 'site', site)
-    .filter(({ state }) => state === 'open' || state === 'assigned');
-  const overdue = open.filter(({ due }) => due < today);
+  // Done is not proven: until it is, its day counts.
+  const unproven = slice.by('defect', 'site', site).filter(({ state }) => state !== 'proven');
+  const open = unproven.filter(({ state }) => state !== 'done');
+  const overdue = unproven.filter(({ due }) => due < today);
   const worst = [...open].sort((a, b) => b.severity - a.severity || (a.due < b.due ? -1 : 1)).slice(0, 2);
-  if (open.length === 0) return null;
+  if (unproven.length === 0) return null;
   return (
     <section className="worst" aria-label="Worst open defects">
       <h2>
@@ -202,7 +204,9 @@ function WorstDefects({ slice, site, timeZone }: { slice: Slice; site: string; t
         <p key={id}>
           <b className="tone-failed">Level {severity}</b>{' '}
           <a href={`/defects/?site=${site}&defect=${id}`}>{statement}</a>{' '}
-          <span className="quiet">due {due}</span>
+          <span className={due < today ? 'tone-failed' : 'quiet'}>
+            {due < today ? 'overdue since' : 'due'} {day(due)}
+          </span>
         </p>
       ))}
     </section>

@@ -1,3 +1,4 @@
+import type { EntryState } from '../../core/rulebook/finding';
 import type { Area, Enclosure, Entry, EntryStatus } from '../../core/record/types';
 
 /** One entry as the plan and the list show it. */
@@ -6,4 +7,6 @@ export interface Stop {
   enclosure: Enclosure;
   area: Area;
   status: EntryStatus;
+  /** The state that stands while a round runs. */
+  standing: EntryState;
 }

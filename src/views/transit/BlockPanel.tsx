@@ -1,9 +1,12 @@
-import { Button } from '@mantine/core';
+import { fieldOf, useMeasure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { MeasuresInput, useMeasures } from '../../ui/MeasuresInput';
+import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import type { BlockSide, Instrument, PackedBlock, TransitSheet } from '../../core/record/types';
+import type { BlockSide, Id, Instrument, PackedBlock, TransitSheet } from '../../core/record/types';
 import type { BlockState, SideState } from '../../core/transit/found';
 import { figure, ohm } from '../../core/words/format';
-import { instrument as hand, say, useInstrument } from '../device';
+import { instrument as hand, useInstrument } from '../device';
 import { sends } from '../../core/instrument/simulator';
 import { FAULT_WORDS, neighbourWords } from './words';
 
@@ -12,13 +15,15 @@ interface Props {
   sheet: TransitSheet;
   calipers: readonly Instrument[];
   meters: readonly Instrument[];
-  expectedOhm: number;
+  taken: { by: string; at: string };
+  expectedOhm: number | null;
   limitOhm: number;
   onChange: (change: (block: PackedBlock) => PackedBlock) => void;
 }
 
 /** One block: layers counted per half, the cable measured, daylight, core, and the path of its armour to earth. */
-export function BlockPanel({ state, sheet, calipers, meters, expectedOhm, limitOhm, onChange }: Props) {
+export function BlockPanel(props: Props) {
+  const { state, sheet, calipers, meters, taken, expectedOhm, limitOhm, onChange } = props;
   const { block, cable, widthMm, sides } = state;
   if (block.cable === null) {
     return (
@@ -58,6 +63,7 @@ export function BlockPanel({ state, sheet, calipers, meters, expectedOhm, limitO
           sheet={sheet}
           widthMm={widthMm}
           calipers={calipers}
+          taken={taken}
           onChange={(change) =>
             onChange((one) => ({ ...one, [side.side]: { ...one[side.side]!, ...change } }))
           }
@@ -70,7 +76,9 @@ export function BlockPanel({ state, sheet, calipers, meters, expectedOhm, limitO
           meters={meters}
           expectedOhm={expectedOhm}
           limitOhm={limitOhm}
-          onChange={(bondOhm) => onChange((one) => ({ ...one, bondOhm }))}
+          onChange={(bondOhm, bondInstrument) =>
+            onChange((one) => ({ ...one, bondOhm, bondInstrument, bondAt: null }))
+          }
         />
       )}
     </section>
@@ -83,6 +91,7 @@ function SideForm({
   sheet,
   widthMm,
   calipers,
+  taken,
   onChange,
 }: {
   side: SideState;
@@ -90,25 +99,39 @@ function SideForm({
   sheet: TransitSheet;
   widthMm: number;
   calipers: readonly Instrument[];
+  /** By whom and when the packing was written down. */
+  taken: { by: string; at: string };
   onChange: (change: Partial<BlockSide>) => void;
 }) {
-  const [first, setFirst] = useState(String(record.layers?.[0] ?? ''));
-  const [second, setSecond] = useState(String(record.layers?.[1] ?? ''));
-  const [mm, setMm] = useState(record.readingsMm.join(', '));
+  const first = useMeasure('number', record.layers?.[0] ?? null, layersFault);
+  const second = useMeasure('number', record.layers?.[1] ?? null, layersFault);
+  const measured = useMeasures(record.readingsMm);
+  const [problem, setProblem] = useState('');
+  const [caliper, setCaliper] = useState<Id | null>(record.instrument ?? calipers[0]?.id ?? null);
   const name = side.side === 'jacket' ? 'Jacket side' : 'Armour side';
   const keep = () => {
-    const layers = [first, second].map((text) => (/^\d{1,2}$/.test(text.trim()) ? Number(text) : null));
-    if (layers.some((n) => n === null))
-      return say('Count the layers taken out of each half, for example 5 and 5.');
-    const readings = mm.trim() === '' ? [] : mm.split(/[;\s]+|,(?=\s)/).filter(Boolean).map((text) => Number(text.replace(',', '.'))); // prettier-ignore
-    if (readings.some((value) => !(value > 0)))
-      return say('Type diameters in mm with spaces between, for example 21.4 21.5 21.4.');
-    const instrument = readings.length > 0 ? (calipers[0]?.id ?? null) : null;
+    const layers = [first.need(), second.need()];
+    const readings = measured.read();
+    if (layers[0] === null || layers[1] === null || !readings) return;
+    const instrument = readings.length > 0 ? caliper : null;
     if (readings.length > 0 && instrument === null)
-      return say('No caliper is on file. Add one under Dossier, Instruments.');
-    onChange({ layers: layers as [number, number], readingsMm: readings, instrument });
+      return setProblem('No caliper is on file. Add one under Dossier, Instruments.');
+    setProblem('');
+    const same = readings.join() === record.readingsMm.join() && instrument === record.instrument;
+    // Readings with another instrument stay beside the new ones.
+    const kept =
+      record.instrument && record.instrument !== instrument && record.readingsMm.length > 0
+        ? [{ readingsMm: record.readingsMm, instrument: record.instrument, by: record.readBy ?? taken.by, at: record.readAt ?? taken.at }]
+        : []; // prettier-ignore
+    onChange({
+      layers: layers as [number, number],
+      readingsMm: readings,
+      instrument,
+      others: [...record.others, ...kept],
+      ...(same ? {} : { readBy: null, readAt: null }),
+    });
   };
-  const { found, right, cable, measured, faults } = side;
+  const { found, right, cable, faults } = side;
   const { gapMm } = sheet;
   return (
     <form
@@ -122,40 +145,24 @@ function SideForm({
       <h3>{name}</h3>
       <p className="quiet">
         {cable
-          ? `Cable ${figure(cable.meanMm)} ± ${figure(cable.expandedUncertaintyMm)} mm ${measured ? 'measured' : 'by its record'}.`
+          ? `Cable ${figure(cable.meanMm)} ± ${figure(cable.expandedUncertaintyMm)} mm ${side.measured ? 'measured' : 'by its record'}.`
           : 'Its diameter is not known: measure it.'}{' '}
         {right
           ? `${right.layers.join(' + ')} layers leave a gap of ${figure(right.gapMm)} mm; ${figure(gapMm[0])} to ${figure(gapMm[1])} mm is asked for.`
           : cable && `No number of layers fits this block; ${neighbourWords(sheet, widthMm, cable)}`}
       </p>
       <div className="side-fields">
-        <label className="field">
-          <span>Layers out, first half</span>
-          <input
-            className="figures"
-            inputMode="numeric"
-            value={first}
-            onChange={(event) => setFirst(event.target.value)}
+        <MeasureInput label="Layers out, first half" {...fieldOf(first)} />
+        <MeasureInput label="Second half" {...fieldOf(second)} />
+        <MeasuresInput label="Cable measured, mm, three readings" measures={measured} />
+        {calipers.length > 1 && (
+          <NativeSelect
+            label="With"
+            value={caliper ?? ''}
+            onChange={(event) => setCaliper(event.target.value)}
+            data={calipers.map(({ id, tag }) => ({ value: id, label: tag }))}
           />
-        </label>
-        <label className="field">
-          <span>Second half</span>
-          <input
-            className="figures"
-            inputMode="numeric"
-            value={second}
-            onChange={(event) => setSecond(event.target.value)}
-          />
-        </label>
-        <label className="field">
-          <span>Cable measured, mm (optional)</span>
-          <input
-            className="figures"
-            inputMode="decimal"
-            value={mm}
-            onChange={(event) => setMm(event.target.value)}
-          />
-        </label>
+        )}
       </div>
       <fieldset>
         <legend>Daylight between the halves or at the cable</legend>
@@ -177,6 +184,11 @@ function SideForm({
         ))}
       </fieldset>
       <Button type="submit">Keep it</Button>
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
       {found && (
         <p className={faults.length > 0 ? 'tone-failed' : 'tone-sound'} role="status">
           Gap {figure(found.gapMm)} mm ({figure(found.gapMinMm)} to {figure(found.gapMaxMm)} with uncertainty)
@@ -199,20 +211,25 @@ function Bond({
 }: {
   value: number | null;
   meters: readonly Instrument[];
-  expectedOhm: number;
+  expectedOhm: number | null;
   limitOhm: number;
-  onChange: (ohm: number) => void;
+  onChange: (ohm: number, meter: Id) => void;
 }) {
   const line = useInstrument();
-  const [typed, setTyped] = useState('');
-  const [truth, setTruth] = useState(String(Math.round(expectedOhm * 1000)));
+  const typed = useMeasure('bond');
+  const truth = useMeasure('bond', expectedOhm);
+  const [problem, setProblem] = useState('');
   const live = meters.find(sends) ?? null;
   const keep = () => {
-    const milli = typed.trim() === '' && live && line?.stable && line.value !== null ? line.value * 1000 : Number(typed.trim().replace(',', '.')); // prettier-ignore
-    if (!(milli >= 0) || (typed.trim() === '' && !line?.stable))
-      return say('Type milliohms, for example 12, or wait until the meter rests.');
-    onChange(milli / 1000);
-    setTyped('');
+    // An empty field takes what the meter shows; a faulty one says what to type.
+    const shown = typed.text.trim() === '' && live && line?.stable ? line.value : null;
+    const ohms = shown ?? typed.need();
+    if (ohms === null) return;
+    const meter = live ?? meters[0];
+    if (!meter) return setProblem('No milliohm meter is on file. Add one under Dossier, Instruments.');
+    setProblem('');
+    onChange(ohms, meter.id);
+    typed.clear();
   };
   return (
     <form
@@ -225,30 +242,13 @@ function Bond({
     >
       <h3>Armour to earth</h3>
       <p className={value === null ? 'quiet' : value > limitOhm ? 'tone-failed' : 'tone-sound'}>
-        {value === null ? 'Not measured.' : `${ohm(value)} measured.`} {ohm(expectedOhm)} is predicted for the
-        joint, {ohm(limitOhm)} is the site’s limit.
+        {value === null ? 'Not measured.' : `${ohm(value)} measured.`}{' '}
+        {expectedOhm === null ? '' : `${ohm(expectedOhm)} is predicted for the joint, `}
+        {ohm(limitOhm)} is the site’s limit.
       </p>
       <div className="side-fields">
-        <label className="field">
-          <span>Resistance, mΩ</span>
-          <input
-            className="figures"
-            inputMode="decimal"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-        </label>
-        {live && (
-          <label className="field">
-            <span>The simulated leads are on, mΩ</span>
-            <input
-              className="figures"
-              inputMode="decimal"
-              value={truth}
-              onChange={(event) => setTruth(event.target.value)}
-            />
-          </label>
-        )}
+        <MeasureInput label="Resistance" {...fieldOf(typed)} />
+        {live && <MeasureInput label="The simulated leads are on" {...fieldOf(truth)} />}
       </div>
       {live && (
         <p className="figures">
@@ -258,7 +258,7 @@ function Bond({
             variant="default"
             onClick={() => {
               hand.hold(live);
-              hand.handle({ target: Number(truth) / 1000 });
+              hand.handle({ target: truth.value });
             }}
           >
             Leads on
@@ -266,6 +266,15 @@ function Bond({
         </p>
       )}
       <Button type="submit">Keep the resistance</Button>
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
     </form>
   );
 }
+
+/** Layers are counted: whole, and no more than two figures. */
+const layersFault = (value: number): string | null =>
+  Number.isInteger(value) && value >= 0 && value < 100 ? null : 'Count the layers taken out, for example 5.';

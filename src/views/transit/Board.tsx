@@ -1,3 +1,7 @@
+import type { Finding } from '../../core/rulebook/finding';
+import { blocksOf } from './failed-blocks';
+import { fieldOf, useMeasure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
@@ -10,18 +14,25 @@ import { count, figure } from '../../core/words/format';
 import { say } from '../device';
 import { BlockPanel } from './BlockPanel';
 import { Face, keyOf } from './Face';
+import { Unpacked } from './Unpacked';
 
 /** The face of a block frame as packed and as found; a touched block is counted and measured beside it. */
 export function Board({
   slice,
   dossier,
   sheet,
+  findings,
+  selected,
+  onSelect: setSelected,
   onChange,
   onPlan,
 }: {
   slice: Slice;
   dossier: Dossier;
   sheet: TransitSheet;
+  findings: readonly Finding[];
+  selected: BlockAt | null;
+  onSelect: (at: BlockAt | null) => void;
   onChange: (openings: PackedOpening[]) => void;
   onPlan: () => void;
 }) {
@@ -29,7 +40,6 @@ export function Board({
   const openings = dossier.transit?.openings ?? [];
   const bonded = kindOf(dossier).transit === 'bonded';
   const [side, setSide] = useState<'jacket' | 'armour'>('jacket');
-  const [selected, setSelected] = useState<BlockAt | null>(null);
   if (openings.length === 0) {
     return (
       <>
@@ -58,10 +68,11 @@ export function Board({
           </div>
         )}
         <Face
-          openings={openings}
+          openings={openings.filter((one) => !one.packed.plug)}
           sheet={sheet}
           side={side}
           selected={selected}
+          failed={new Set(findings.flatMap(blocksOf).map(keyOf))}
           onSelect={setSelected}
           onMove={(from, to) => {
             onChange(moveCable(packed, from, to));
@@ -77,6 +88,7 @@ export function Board({
             sheet={sheet}
             calipers={instruments.filter(({ kind }) => kind === 'caliper')}
             meters={instruments.filter(({ kind }) => kind === 'milliohm-meter')}
+            taken={dossier.transit!}
             expectedOhm={certificate!.sheet.expectedBondOhm}
             limitOhm={site.bondLimitOhm}
             onChange={(change) => onChange(changeBlock(packed, selected, change))}
@@ -84,16 +96,24 @@ export function Board({
         ) : (
           <p>Touch a block to count its layers and measure its cable.</p>
         )}
-        {openings.map((opening) => (
-          <Stack
-            key={opening.frame.label}
-            opening={opening}
-            sheet={sheet}
-            onChange={(change) =>
-              onChange(packed.map((one) => (one.label === opening.frame.label ? change(one) : one)))
-            }
-          />
-        ))}
+        <Unpacked labels={dossier.transit?.unpacked ?? []} packed={packed} onChange={onChange} />
+        {openings
+          .filter((one) => one.packed.plug)
+          .map(({ frame }) => (
+            <p key={frame.label}>Opening {frame.label} is closed by a plug.</p>
+          ))}
+        {openings
+          .filter((one) => !one.packed.plug)
+          .map((opening) => (
+            <Stack
+              key={opening.frame.label}
+              opening={opening}
+              sheet={sheet}
+              onChange={(change) =>
+                onChange(packed.map((one) => (one.label === opening.frame.label ? change(one) : one)))
+              }
+            />
+          ))}
       </div>
     </div>
   );
@@ -109,7 +129,7 @@ function Stack({
   sheet: TransitSheet;
   onChange: (change: (opening: PackedOpening) => PackedOpening) => void;
 }) {
-  const [text, setText] = useState(packed.wedgeMm === null ? '' : String(packed.wedgeMm));
+  const wedge = useMeasure('length', packed.wedgeMm);
   const { leftMm, firstRoomMm, state } = compressionOf(frame, packed, sheet, blocks);
   const [low, high] = sheet.compressionMm;
   const most = Math.max(high * 1.4, leftMm, 1);
@@ -142,23 +162,15 @@ function Stack({
         className="recess"
         onSubmit={(event) => {
           event.preventDefault();
-          const mm = Number(text.trim().replace(',', '.'));
-          if (text.trim() === '' || !(mm >= 0))
-            return say('Type the reading of the wedge in mm, for example 11.5.');
+          const mm = wedge.need();
+          if (mm === null) return;
           onChange((one) => ({ ...one, wedgeMm: mm }));
         }}
       >
-        <label className="field">
-          <span>
-            Wedge or clip reads, mm ({figure(from, 1)} to {figure(to, 1)} is home)
-          </span>
-          <input
-            className="figures"
-            inputMode="decimal"
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-        </label>
+        <MeasureInput
+          label={`Wedge or clip reads (${figure(from, 1)} to ${figure(to, 1)} mm is home)`}
+          {...fieldOf(wedge)}
+        />
         <Button type="submit" variant="default">
           Keep it
         </Button>

@@ -25,6 +25,8 @@ interface Props {
   sheet: TransitSheet;
   side: 'jacket' | 'armour';
   selected: BlockAt | null;
+  /** Blocks that a check fails on. */
+  failed: ReadonlySet<string>;
   onSelect: (at: BlockAt) => void;
   onMove: (from: BlockAt, to: BlockAt) => void;
 }
@@ -45,11 +47,11 @@ const atOf = (key: string): BlockAt => {
 const WIDE_PX = 380;
 const HIGH_PX = 500;
 /** On a narrower page the face stands alone and takes its width. */
-const NARROW_PX = 1100;
+const NARROW_PX = 1240;
 const FRAME_PX = 44;
 
 /** The frame's face to scale: rows, plates, blocks and wedge; a cable is dragged to another block, by keyboard too. */
-export function Face({ openings, sheet, side, selected, onSelect, onMove }: Props) {
+export function Face({ openings, sheet, side, selected, failed, onSelect, onMove }: Props) {
   const [over, setOver] = useState<DropVerdict | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -90,6 +92,7 @@ export function Face({ openings, sheet, side, selected, onSelect, onMove }: Prop
             sheet={sheet}
             side={side}
             selected={selected}
+            failed={failed}
             onSelect={onSelect}
             pxPerMm={pxPerMm}
           />
@@ -112,9 +115,13 @@ function OpeningFace({
   sheet,
   side,
   selected,
+  failed,
   onSelect,
   pxPerMm,
-}: { opening: OpeningState; pxPerMm: number } & Pick<Props, 'sheet' | 'side' | 'selected' | 'onSelect'>) {
+}: { opening: OpeningState; pxPerMm: number } & Pick<
+  Props,
+  'sheet' | 'side' | 'selected' | 'failed' | 'onSelect'
+>) {
   const compression = compressionOf(frame, packed, sheet, blocks);
   const px = (mm: number) => `${mm * pxPerMm}px`;
   return (
@@ -154,6 +161,7 @@ function OpeningFace({
                             side={side}
                             px={widthMm * pxPerMm}
                             selected={selected !== null && keyOf(selected) === keyOf(at)}
+                            failed={failed.has(keyOf(at))}
                             onSelect={() => onSelect(at)}
                           />
                         );
@@ -170,7 +178,8 @@ function OpeningFace({
 }
 
 /** How a block was found, as the one status mark. */
-export function glyphOf({ block, sides }: BlockState): GlyphState {
+export function glyphOf({ block, sides }: BlockState, failed = false): GlyphState {
+  if (failed) return 'large';
   if (block.cable === null) return block.core === null ? 'unread' : block.core ? 'na' : 'large';
   if (sides.some(({ faults }) => faults.length > 0)) return 'large';
   return sides.every(({ layers }) => layers !== null) && sides.length > 0 ? 'fits' : 'unread';
@@ -182,6 +191,7 @@ function BlockFace({
   side,
   px,
   selected,
+  failed,
   onSelect,
 }: {
   at: BlockAt;
@@ -189,6 +199,7 @@ function BlockFace({
   side: 'jacket' | 'armour';
   px: number;
   selected: boolean;
+  failed: boolean;
   onSelect: () => void;
 }) {
   const id = keyOf(at);
@@ -217,7 +228,11 @@ function BlockFace({
     >
       <DrawingView drawing={drawing} states={{}} aspect={1} shownPx={px} />
       <span className="face-glyph">
-        <SealGlyph state={glyphOf(state)} size={px < 56 ? 14 : 18} label={blockWords(state)} />
+        <SealGlyph
+          state={glyphOf(state, failed)}
+          size={px < 56 ? 14 : 18}
+          label={failed ? `${blockWords(state)}, a check fails on it` : blockWords(state)}
+        />
       </span>
     </button>
   );

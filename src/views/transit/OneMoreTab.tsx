@@ -1,4 +1,5 @@
-import { parseLength } from '../../core/quantity/length';
+import { fieldOf, useMeasure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { oneMore } from '../../core/transit/one-more';
 import type { TransitSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -7,21 +8,24 @@ import { openingMm2 } from '../../core/transit/sealant';
 import { count, figure } from '../../core/words/format';
 import { drawCoring } from '../../drawing/transit/coring';
 import { DrawingView } from '../../ui/DrawingView';
-import { Figure, useFigures } from '../Figure';
 
 /** One more cable: every spare that can take it, or where a hole can be cored. */
 export function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: TransitSheet }) {
-  const figures = useFigures({ mm: '12', off: '0.1' });
-  const read = parseLength(figures.text.mm);
-  const mm = 'mm' in read && read.mm > 0 ? read.mm : null;
-  const u = figures.number('off') ?? 0;
+  const diameter = useMeasure('length');
+  const off = useMeasure('length');
+  const mm = diameter.value !== null && diameter.value > 0 ? diameter.value : null;
+  const u = off.value;
   return (
     <>
       <div className="side-fields more-fields">
-        <Figure figures={figures} name="mm" title="Diameter of the new cable" unit="mm" />
-        <Figure figures={figures} name="off" title="It may be off by" unit="mm" zero />
+        <MeasureInput label="Diameter of the new cable" {...fieldOf(diameter)} />
+        <MeasureInput label="It may be off by" {...fieldOf(off)} />
       </div>
+      {(mm === null || u === null) && (
+        <p className="quiet">Type the diameter as measured, and by how much it may be off.</p>
+      )}
       {mm !== null &&
+        u !== null &&
         (sheet.sealant ? (
           <Coring dossier={dossier} sheet={sheet} mm={mm + u} />
         ) : (

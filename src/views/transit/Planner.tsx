@@ -1,3 +1,5 @@
+import { fieldOf, useMeasure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { Button } from '@mantine/core';
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { PackStep } from '../../core/transit/pack/pack';
@@ -7,7 +9,7 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, Id, PackedOpening, TransitSheet } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { blocksOf } from '../../core/transit/found';
-import { count, figure } from '../../core/words/format';
+import { count, figure, known } from '../../core/words/format';
 import { drawTransit } from '../../drawing/transit/face';
 import { DrawingView } from '../../ui/DrawingView';
 import type { PackNews } from '../../workers/pack';
@@ -54,7 +56,7 @@ export function Planner({
   const [chosen, setChosen] = useState<readonly Id[]>(held);
   const [locks, setLocks] = useState<readonly string[]>([]);
   const [forbidden, setForbidden] = useState<readonly number[]>([]);
-  const [spare, setSpare] = useState('20');
+  const spare = useMeasure('percent', 20, (pct) => (pct <= 100 ? null : 'At most 100 %.'));
   const [state, setState] = useState<'idle' | 'running' | 'done' | 'cancelled'>('idle');
   const [steps, setSteps] = useState<{ step: PackStep; packing: Packing; ms: number }[]>([]);
   const [problem, setProblem] = useState('');
@@ -71,9 +73,8 @@ export function Planner({
   const start = () => {
     stop();
     setSteps([]);
-    const sparePct = Number(spare.trim().replace(',', '.'));
-    if (!(sparePct >= 0 && sparePct <= 100))
-      return setProblem('Type the wanted spare share in %, from 0 to 100.');
+    const sparePct = spare.need();
+    if (sparePct === null) return;
     setProblem('');
     const cables = chosen
       .flatMap((id) => slice.get('cable', id) ?? [])
@@ -126,7 +127,7 @@ export function Planner({
     };
     running.postMessage(job);
   };
-  const wanted = Number(spare.trim().replace(',', '.'));
+  const wanted = spare.value ?? 0;
   return (
     <>
       <p className="no-print">
@@ -136,15 +137,7 @@ export function Planner({
       <div className="planner no-print">
         <CableChoice slice={slice} site={entry.site} chosen={chosen} onChoose={setChosen} />
         <div>
-          <label className="field short">
-            <span>Wanted spare share, %</span>
-            <input
-              className="figures"
-              inputMode="decimal"
-              value={spare}
-              onChange={(event) => setSpare(event.target.value)}
-            />
-          </label>
+          <MeasureInput label="Wanted spare share" {...fieldOf(spare)} />
           <div className="start-buttons">
             {state === 'running' ? (
               <Button
@@ -273,7 +266,7 @@ function CableChoice({
                 checked={picked.has(id)}
                 onChange={() => onChoose(toggled(chosen, id))}
               />{' '}
-              {tag}, <span className="figures">{figure(outerMm, 1)} mm</span>
+              {tag}, <span className="figures">{known(outerMm, 'mm', 1)}</span>
             </label>
           </li>
         ))}
@@ -304,9 +297,16 @@ const Plan = memo(function Plan({
   const transit = {
     cables,
     instruments: new Map(),
+    unpacked: [],
+    newest: '',
+    faults: [],
+    at: '',
+    by: '',
     openings: entry.frame!.openings.flatMap((frame) => {
       const packed = openings.find(({ label }) => label === frame.label);
-      return packed ? [{ frame, packed, blocks: blocksOf(packed, sheet, cables, new Map()) }] : [];
+      return packed
+        ? [{ frame, packed, blocks: blocksOf(packed, sheet, cables, new Map()), sealed: [] }]
+        : [];
     }),
   };
   const drawing = drawTransit({ ...dossier, transit });

@@ -1,3 +1,4 @@
+import { MeasuresInput, useMeasures } from '../../ui/MeasuresInput';
 import {
   DndContext,
   KeyboardSensor,
@@ -22,7 +23,8 @@ import type {
 } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/format';
-import { say } from '../device';
+import { SealedReadings } from './SealedReadings';
+import { Unpacked } from './Unpacked';
 
 interface Props {
   slice: Slice;
@@ -35,10 +37,16 @@ interface Props {
 export function SealantTab({ slice, dossier, sheet, onChange }: Props) {
   const sealant = sheet.sealant!;
   const openings = dossier.transit?.openings ?? [];
+  const calipers = slice.by('instrument', 'site', dossier.site.id).filter(({ kind }) => kind === 'caliper');
   const replace = (label: string, change: (opening: PackedOpening) => PackedOpening) =>
     onChange(openings.map(({ packed }) => (packed.label === label ? change(packed) : packed)));
   return (
     <>
+      <Unpacked
+        labels={dossier.transit?.unpacked ?? []}
+        packed={openings.map(({ packed }) => packed)}
+        onChange={onChange}
+      />
       {openings.map(({ frame, packed }) => {
         const cables = placedIn(packed, dossier.transit!.cables);
         const move = (id: string, xMm: number, yMm: number) =>
@@ -58,12 +66,33 @@ export function SealantTab({ slice, dossier, sheet, onChange }: Props) {
               <SealedFace frame={frame} cables={cables} sealant={sealant} dossier={dossier} onMove={move} />
               <Need dossier={dossier} frame={frame} cables={cables} sealant={sealant} />
             </div>
+            <SealedReadings
+              packed={packed}
+              cables={dossier.transit!.cables}
+              calipers={calipers}
+              onChange={(id, change) =>
+                replace(frame.label, (opening) => ({
+                  ...opening,
+                  cables: opening.cables.map((one) => (one.cable === id ? change(one) : one)),
+                }))
+              }
+            />
             <Recess
               key={packed.recessMm.join()}
-              packed={packed}
+              recessMm={packed.recessMm}
+              side={dossier.entry.frame!.sides === 2 ? 'near side' : null}
               depthMm={sealant.depthMm}
               onKeep={(recessMm) => replace(frame.label, (opening) => ({ ...opening, recessMm }))}
             />
+            {dossier.entry.frame!.sides === 2 && (
+              <Recess
+                key={`far ${packed.recessFarMm.join()}`}
+                recessMm={packed.recessFarMm}
+                side="far side"
+                depthMm={sealant.depthMm}
+                onKeep={(recessFarMm) => replace(frame.label, (opening) => ({ ...opening, recessFarMm }))}
+              />
+            )}
             <Instead slice={slice} dossier={dossier} frame={frame} cables={cables} />
           </section>
         );
@@ -74,6 +103,8 @@ export function SealantTab({ slice, dossier, sheet, onChange }: Props) {
 
 /** Pixels that the wider side of a face takes. */
 const FACE_PX = 420;
+/** What stands beside it on a narrow page: frame and margins, px. */
+const EDGES_PX = 64;
 /** How far an arrow key moves a cable, mm. */
 const KEY_MM = 2;
 
@@ -93,7 +124,7 @@ function SealedFace({
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor));
   const round = frame.shape === 'round';
   const [w, h] = [frame.widthMm, round ? frame.widthMm : frame.heightMm];
-  const px = FACE_PX / Math.max(w, h);
+  const px = Math.min(FACE_PX, window.innerWidth - EDGES_PX) / Math.max(w, h);
   const { cables: pair, wall } = leastDistances(frame, cables);
   const tag = (id: string) => dossier.transit!.cables.get(id)?.tag ?? id;
   const near = new Set([
@@ -248,25 +279,23 @@ function Need({
 
 /** The depth of the sealant at several points, as it was found. */
 function Recess({
-  packed,
+  recessMm,
+  side,
   depthMm,
   onKeep,
 }: {
-  packed: PackedOpening;
+  recessMm: readonly number[];
+  /** Which side of the wall; null where only one is closed. */
+  side: string | null;
   depthMm: number;
   onKeep: (mm: number[]) => void;
 }) {
-  const [text, setText] = useState(packed.recessMm.join(', '));
+  const depths = useMeasures(recessMm);
   const keep = () => {
-    const values = text
-      .split(/[;\s]+|,(?=\s)/)
-      .filter(Boolean)
-      .map((one) => Number(one.replace(',', '.')));
-    if (values.length === 0 || values.some((mm) => !(mm >= 0)))
-      return say('Type the depths in mm with spaces between, for example 20 21 20.');
-    onKeep(values);
+    const values = depths.need();
+    if (values) onKeep(values);
   };
-  const shallow = packed.recessMm.some((mm) => mm < depthMm - 1e-9);
+  const shallow = recessMm.some((mm) => mm < depthMm - 1e-9);
   return (
     <form
       className="recess"
@@ -275,17 +304,10 @@ function Recess({
         keep();
       }}
     >
-      <label className="field">
-        <span>
-          Depth of the sealant as found, mm, at three points or more ({figure(depthMm, 0)} mm is asked for)
-        </span>
-        <input
-          className="figures"
-          inputMode="decimal"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-      </label>
+      <MeasuresInput
+        label={`Depth of the sealant as found${side ? `, ${side}` : ''}, mm, at three points or more (${figure(depthMm, 0)} mm is asked for)`}
+        measures={depths}
+      />
       <Button type="submit" variant="default">
         Keep the depths
       </Button>

@@ -1,12 +1,13 @@
+import type { BlockAt } from '../../core/transit/planned';
+import { blocksOf } from './failed-blocks';
 import { useEffect, useState } from 'react';
 import { KINDS } from '../../core/record/kinds';
 import { isSealed } from '../../core/record/apply-inspection';
 import type { Slice } from '../../core/record/slice';
 import type { Entry, Id, PackedOpening } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';
+import { assess, assessDossier, standingState } from '../../core/rulebook/assess';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
-import { judge } from '../../core/rulebook/judge';
-import { stateOf } from '../../core/rulebook/finding';
 import { STATE_WORDS } from '../../core/words/labels';
 import { now } from '../../client/clock';
 import { glyphOfState } from '../../ui/glyph-state';
@@ -104,8 +105,9 @@ function One({
 }) {
   const { entry, enclosure, certificate, round, site } = dossier;
   const sheet = certificate?.sheet.transit ?? null;
-  const findings = judge(dossier, round?.grade ?? 'detailed', now());
+  const { findings, status } = assessDossier(slice, dossier, now());
   const [selected, setSelected] = useState<string | null>(null);
+  const [block, setBlock] = useState<BlockAt | null>(null);
   const defects = slice.by('defect', 'entry', entry.id);
   const keep = (openings: PackedOpening[], words = 'The packing is kept.') =>
     give('packing.set', { id: entry.id, entry: entry.id, openings }, words);
@@ -154,6 +156,9 @@ function One({
                 slice={slice}
                 dossier={dossier}
                 sheet={sheet}
+                findings={findings}
+                selected={block}
+                onSelect={setBlock}
                 onChange={(openings) => keep(openings, '')}
                 onPlan={() => onTab('plan')}
               />
@@ -205,15 +210,20 @@ function One({
       <JudgementColumn
         dossier={dossier}
         findings={findings}
+        status={status}
         hidden={0}
         defects={defects}
         selected={selected}
-        onSelect={({ check }) => {
+        onSelect={(finding) => {
+          const { check } = finding;
           setSelected(check);
+          // A finding leads to the block that it speaks of.
+          const [first] = blocksOf(finding);
+          if (first) setBlock(first);
           const place = KINDS[entry.kind].looks.some(({ id }) =>
             findings.some((f) => f.check === check && f.facts.look === id),
           );
-          onTab(place ? 'looks' : 'board');
+          onTab(place && !first ? 'looks' : 'board');
         }}
         onRaise={() => {
           say('Raise it on the bench, with photographs and an action.');
@@ -239,10 +249,10 @@ function TransitList({
   const [only, setOnly] = useState('');
   const rows = entries
     .flatMap((entry) => {
-      const dossier = dossierOf(slice, entry.id, currentRound(slice, entry.id, entry.site));
-      if (!dossier) return [];
-      const state = stateOf(judge(dossier, dossier.round?.grade ?? 'detailed', now()));
-      return { entry, tag: dossier.enclosure.tag, what: dossier.enclosure.what, state };
+      const found = assess(slice, entry.id, entry.site, now());
+      if (!found) return [];
+      const { enclosure } = found.dossier;
+      return { entry, tag: enclosure.tag, what: enclosure.what, state: standingState(found.status) };
     })
     .sort((a, b) => (`${a.tag} ${a.entry.label}` < `${b.tag} ${b.entry.label}` ? -1 : 1));
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);

@@ -43,7 +43,8 @@ describe('a cable over another block', () => {
   it('is too thin, or has no line on the sheet', () => {
     expect(verdictFor(held, as(spare!, 60), SOUND_TRANSIT)).toMatchObject({ good: false, words: expect.stringContaining('too thin') as string }); // prettier-ignore
     expect(verdictFor(held, as(spare!, 45), SOUND_TRANSIT)!.words).toContain('no block of 45 mm');
-    const thick = blocks({ cable: { outerMm: 24.9, innerMm: 20 } })[0];
+    const packed: Change['packed'] = (o) => ({ ...o, rows: o.rows.map((row) => ({ ...row, columns: row.columns.map((c) => ({ ...c, blocks: c.blocks.map((b) => ({ ...b, jacket: { ...b.jacket, readingsMm: b.jacket.readingsMm.map((mm) => mm + 12) } })) })) })) }); // prettier-ignore
+    const thick = blocks({ packed })[0];
     expect(verdictFor(thick, spare, SOUND_TRANSIT)!.words).toContain('too thick');
   });
   it('finds no number of layers where the sheet leaves none', () => {

@@ -54,8 +54,9 @@ function fitWords(from: BlockState, to: BlockState, sheet: TransitSheet): DropVe
   const sides = from.block.armour ? (['jacket', 'armour'] as const) : (['jacket'] as const);
   const parts: string[] = [];
   for (const side of sides) {
-    const record = from.block[side] ?? UNREAD;
-    const { cable } = cableOn(side, record, from.cable, new Map());
+    // As it was measured where it sits; a block that the sheet does not name has only the record.
+    const known = from.sides.find((one) => one.side === side);
+    const { cable } = known ?? cableOn(side, UNREAD, from.cable, new Map(), { by: '', at: '' });
     if (!cable) return { good: false, words: `The diameter of ${tag} is not known.` };
     const { minMm, maxMm, expandedUncertaintyMm: u } = cable;
     if (!atMost(block.rangeMm[0], minMm - u))

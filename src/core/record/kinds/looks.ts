@@ -1,5 +1,5 @@
 import type { Grade, JointId, School } from '../types';
-import { jointGrade, jointTitle } from './places';
+import { jointGrade, jointSeen, jointTitle } from './places';
 
 /** A question that is answered by looking. */
 export interface LookQuestion {
@@ -56,6 +56,24 @@ export const BARE = look(
   good('yes', 'Bare and whole'),
   bad('no', 'Something is under the seal'),
   bad('two', 'More than one cable in the hole'),
+);
+/** Asked where a tape was wrapped: it hides whether the cable is round. */
+export const FLATS = look(
+  'flats',
+  'Flats on the sheath',
+  'close',
+  'Where the tape was wrapped: is the sheath round to the eye and the finger, without flats?',
+  good('none', 'Round, no flats'),
+  bad('flats', 'It has flats'),
+);
+/** Asked where a measured thread can be a parallel or a taper one. */
+export const TAPER = look(
+  'thread-taper',
+  'Form of the thread',
+  'detailed',
+  'Two diameters along the thread compared: is it parallel or taper?',
+  good('parallel', 'Parallel'),
+  good('taper', 'Taper'),
 );
 export const SEATED = look(
   'armour-seated',
@@ -154,6 +172,7 @@ export const WASHER = look(
   'visual',
   'Is there a sealing washer between gland and wall, whole and seated?',
   good('fitted', 'Fitted, whole'),
+  good('o-ring', 'A certified O-ring seals instead'),
   good('none', 'None fitted'),
   bad('damaged', 'Damaged or squeezed out'),
 );
@@ -305,6 +324,15 @@ export const BOTH_SIDES = look(
   good('one-sided', 'Closed on one side by its sheet'),
   bad('one', 'Only one side is finished'),
 );
+/** What cannot be seen or reached from the face is said, with its reason, and asked when it is opened. */
+export const FROM_FACE = look(
+  'from-face',
+  'Seen from the face',
+  'close',
+  'Could everything be counted, seen and reached from the face: layers, plates, cores, daylight?',
+  good('all', 'All of it'),
+  good('part', 'Not all; the note says what and why'),
+);
 export const STRAIGHT = look(
   'transit-cables',
   'Cables through the transit',
@@ -331,6 +359,7 @@ export const FRAME_FIXED = look(
   'close',
   'Is the frame fixed and sealed to the wall all round, its weld or gasket whole, the flange free of corrosion?',
   good('yes', 'Fixed and sealed all round'),
+  good('unseen', 'Cannot be seen from here; the note says why'),
   bad('gap', 'A gap round the frame'),
   bad('loose', 'Loose'),
   bad('corroded', 'Corroded'),
@@ -390,6 +419,20 @@ export function jointLook(joint: JointId, school: School): LookQuestion | null {
     );
   }
   return null;
+}
+
+/** How a joint that was counted or torqued looks from outside; null for another school, or one that is hidden. */
+export function jointLookFromOutside(joint: JointId, school: School): LookQuestion | null {
+  if ((school !== 'turns' && school !== 'torque') || jointGrade(joint) === 'detailed') return null;
+  return look(
+    jointSeen(joint),
+    `${jointTitle(joint)}: as it stands`,
+    'close',
+    'No daylight, and nothing moves by hand or by spanner?',
+    good('yes', 'Shut, nothing moves'),
+    bad('daylight', 'Daylight'),
+    bad('moves', 'It moves'),
+  );
 }
 
 const CONDITION = /^condition-(\d{1,2})$/;

@@ -42,6 +42,14 @@ export const OUTER = place(
   'three readings 60° apart, where the outer seal sits',
   ['caliper', 'tape'],
 );
+/** Gland into its adaptor: that joint counts like the one in the wall. */
+export const ADAPTOR_ENGAGEMENT = place(
+  'adaptor-engagement',
+  'Thread engaged in the adaptor',
+  'detailed',
+  0,
+  'engaged length of the gland in its adaptor; asked for where there is one',
+);
 /** Where the inner seal or the diaphragm sits. */
 export const INNER = place(
   'inner-sheath',
@@ -218,6 +226,11 @@ const ANSWERS = Object.fromEntries(
   SCHOOLS.map((school) => [school, Object.fromEntries(JOINTS.map((joint) => [joint, `${school}-${joint}`]))]),
 ) as Record<School, Record<JointId, string>>;
 
+/** Id of the look by which a joint that was counted or torqued is judged from outside. */
+export const jointSeen = (joint: JointId): string => SEEN[joint];
+
+const SEEN = Object.fromEntries(JOINTS.map((joint) => [joint, `seen-${joint}`])) as Record<JointId, string>;
+
 /** Joints that close what nobody sees afterwards. */
 const HIDDEN: ReadonlySet<JointId> = new Set(['clamp', 'inner-seal', 'pot']);
 
@@ -250,6 +263,9 @@ export function jointPlace(joint: JointId, school: School): Place | null {
       ['torque-driver'],
       'Nm',
     );
+  }
+  if (school === 'gap') {
+    return place(id, `${title}, gap`, grade, 1, 'between the faces, at the narrowest', ['feeler', 'caliper']);
   }
   return null;
 }

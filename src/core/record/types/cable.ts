@@ -9,31 +9,47 @@ export interface Cable extends KeepsTyped {
   tag: string;
   from: string;
   to: string;
-  lengthM: number;
+  /** Length, m; null: not recorded. */
+  lengthM: number | null;
   cores: { count: number; areaMm2: number; diameterMm: number }[];
-  shape: CableShape;
-  /** Sheath flows cold under load. */
-  coldFlow: boolean;
-  /** Diameter over the bedding or inner sheath, mm. */
-  innerMm: number;
-  /** Null: unarmoured. */
-  armour: { type: ArmourType; sizeMm: number; material: Conductor; areaMm2: number | null } | null;
+  /** Null: not recorded. */
+  shape: CableShape | null;
+  /** Sheath flows cold under load; null: not recorded. */
+  coldFlow: boolean | null;
+  /** Diameter over the bedding or inner sheath, mm; null: not recorded. */
+  innerMm: number | null;
+  /** Null: none, or not recorded: only `unarmoured` says that there is none. */
+  armour: Armour | null;
   /** Positive proof that there is no armour: who looked and when. */
   unarmoured: { by: string; on: string } | null;
-  /** Outer sheath thickness, mm. */
-  sheathMm: number;
-  /** Overall diameter, mm. */
-  outerMm: number;
-  /** Tolerance on the sum of armour and sheath, mm. */
-  toleranceMm: number;
-  /** Highest temperature of the cable, °C. */
-  maxC: number;
+  /** Outer sheath thickness, mm; null: not recorded. */
+  sheathMm: number | null;
+  /** Overall diameter, mm; null: not recorded. */
+  outerMm: number | null;
+  /** Tolerance on the sum of armour and sheath, mm; null: not recorded. */
+  toleranceMm: number | null;
+  /** Highest temperature of the cable, °C; null: not recorded. */
+  maxC: number | null;
+  /** Lowest temperature of the cable, °C; null: not recorded. */
+  minC: number | null;
+  /** Whether it has a screen; null: not recorded. */
+  screened: boolean | null;
   /** Filled: circular, compact, extruded bedding, non-hygroscopic fillers, effectively filled. Null: not known. */
   filling: 'filled' | 'not-filled' | null;
   /** Breathing test of a sample; null without one. */
   breathing: { passed: boolean; halfTimeS: number | null; by: string; on: string } | null;
   /** What a mineral-insulated cable has beside; null for any other. */
   mineral: Mineral | null;
+}
+
+/** Armour as it was found or as the sheet says. */
+export interface Armour {
+  type: ArmourType;
+  /** Wire diameter or thickness, mm; null: not recorded. */
+  sizeMm: number | null;
+  /** Null: not recorded. */
+  material: Conductor | null;
+  areaMm2: number | null;
 }
 
 /** Build-up and insulation limits of a mineral-insulated cable, by its sheet or the site. */
@@ -56,6 +72,8 @@ export interface Mineral {
   sheathMm2: number | null;
   /** Highest temperature of the sheath in service, °C; null: not recorded. */
   sheathC: number | null;
+  /** Highest resistance of the sheath from end to end by sheet or site, Ω; null where none is set. */
+  earthLimitOhm: number | null;
   /** The path that it is cut to fit; null for a cable that need not fit. */
   link: MineralLink | null;
 }

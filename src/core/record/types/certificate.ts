@@ -8,19 +8,23 @@ import type { TransitSheet } from './transit';
 
 /** A seal of one gland size. */
 export interface Seal {
-  rangeMm: Range;
-  /** Highest ovality it is certified for, %. */
-  ovalityPct: number;
-  maxC: number;
-  /** Marked for sheaths that flow cold. */
-  coldFlow: boolean;
+  /** Null: not recorded. */
+  rangeMm: Range | null;
+  /** Highest ovality it is certified for, %; null: not recorded. */
+  ovalityPct: number | null;
+  /** Highest temperature, °C; null: not recorded. */
+  maxC: number | null;
+  /** Lowest temperature, °C; null: the gland's own. */
+  minC: number | null;
+  /** Marked for sheaths that flow cold; null: not recorded. */
+  coldFlow: boolean | null;
   /** Shapes it is certified for. */
   shapes: CableShape[];
 }
 
 /** One way of clamping the armour: a face of the ring and what it may hold. */
 export interface ClampFace {
-  /** Letter on the ring's face, or "both" for a ring that fits either way. */
+  /** Name of the ring's face by the certificate, or "both" for a ring that fits either way. */
   face: string;
   armour: ArmourType;
   rangeMm: Range;
@@ -29,14 +33,15 @@ export interface ClampFace {
 /** One size of a gland series. */
 export interface GlandSize {
   size: string;
-  thread: string;
-  maleLengthMm: number;
-  runoutMm: number;
-  washerMm: number;
+  /** Everything below that may be null: not recorded. */
+  thread: string | null;
+  maleLengthMm: number | null;
+  runoutMm: number | null;
+  washerMm: number | null;
   /** Width over the largest part, mm. */
-  acrossMm: number;
+  acrossMm: number | null;
   /** Length of the body outside the wall, back nut included, mm. */
-  bodyLengthMm: number;
+  bodyLengthMm: number | null;
   outer: Seal;
   inner: Seal | null;
   clamp: ClampFace[];
@@ -110,6 +115,8 @@ export interface CompoundData {
   energiseHours: number;
   minimumC: number;
   maxC: number;
+  /** Lowest temperature in service, °C; null: the gland's own. */
+  minC: number | null;
   /** The sheet itself gives other temperatures. */
   extrapolates: boolean;
   /** How far compound may reach beyond the crotch, mm. */
@@ -134,8 +141,8 @@ export interface AssemblySheet {
   number: string;
   sizes: GlandSize[];
   joints: Joint[];
-  /** Resistance across the gland from armour to wall that a sound joint has at most, Ω. */
-  expectedBondOhm: number;
+  /** Resistance across the gland from armour to wall that a sound joint has at most, Ω; null: not recorded. */
+  expectedBondOhm: number | null;
   /** Compound or resin that belongs to the gland; null without. */
   compound: CompoundData | null;
   /** What covers the gland outdoors by the sheet; null where the sheet is silent. */
@@ -158,19 +165,31 @@ export interface Certificate extends KeepsTyped {
   maker: string;
   title: string;
   kind: KindId;
-  issued: string;
-  state: 'valid' | 'superseded' | 'withdrawn';
+  /** Null: not recorded. */
+  issued: string | null;
+  state: 'valid' | 'superseded' | 'withdrawn' | null;
+  /** Why it was withdrawn; null: not recorded, or not withdrawn. */
+  withdrawn: 'safety' | 'other' | null;
   concepts: string[];
   levels: Level[];
+  /** Categories as marked, e.g. 2G; a level follows where none is marked. */
+  categories: string[];
   groups: Group[];
-  serviceC: Range;
-  ingress: string;
-  /** Whether it counts as a sealing gland for nR. */
-  sealing: boolean;
-  specialConditions: string[];
+  /** Service range as marked, °C; null: not marked. */
+  serviceC: Range | null;
+  /** One rating or several, e.g. "IP66/IP68"; null: not recorded. */
+  ingress: string | null;
+  /** Whether a certified O-ring seals it against the wall; null: not recorded. */
+  oRing: boolean | null;
+  /** Whether it asks for a barrier; null: not recorded. */
+  demandsBarrier: boolean | null;
+  /** Whether it counts as a sealing gland for nR; null: not recorded. */
+  sealing: boolean | null;
+  /** Null: not recorded; empty: it has none. */
+  specialConditions: string[] | null;
   /** Listed classes, divisions and groups, where there are any. */
   divisions: ListedDivision[];
-  /** The gland does not hold the cable by itself: it is clamped beside it. */
-  reducedRetention: boolean;
+  /** The gland does not hold the cable by itself: it is clamped beside it. Null: not recorded. */
+  reducedRetention: boolean | null;
   sheet: AssemblySheet;
 }

@@ -72,9 +72,31 @@ export interface Photo {
 export interface EntryStatus {
   entry: Id;
   site: Id;
+  /** Round that was judged, at which grade, and its newest answer; the state is what is known now. */
   round: Id | null;
   grade: Grade;
   at: string | null;
   state: EntryState;
   counts: Record<Outcome, number>;
+  /** The last sealed inspection; null before the first. */
+  sealed_round: Id | null;
+  sealed_grade: Grade | null;
+  sealed_at: string | null;
+  sealed_state: EntryState | null;
+  /** The round that is not sealed yet, and how many of its questions are answered; null where none runs. */
+  running_round: Id | null;
+  running_grade: Grade | null;
+  running_state: EntryState | null;
+  running_asked: number;
+  running_answered: number;
+  /** Defects that hold the state at failed until they are proven. */
+  held: HeldDefect[];
+}
+
+/** A defect that is not proven. */
+export interface HeldDefect {
+  id: Id;
+  check: string | null;
+  severity: Severity;
+  foundAt: string;
 }

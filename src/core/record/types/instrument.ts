@@ -16,6 +16,17 @@ export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 export const UNITS = ['mm', 'ohm', 'turns', 'Nm', 'degC', 'megohm'] as const;
 export type Unit = (typeof UNITS)[number];
 
+/** One calibration: the days that it speaks for. */
+export interface Calibration {
+  /** First day; null: not recorded, as far back as the one before. */
+  from: string | null;
+  /** Last day. */
+  to: string;
+  /** How the instrument was found at the end: one that had run out takes its readings with it. Null: not known yet. */
+  found: 'within' | 'out' | null;
+  certificate: string;
+}
+
 export interface Instrument extends Base {
   tag: string;
   kind: InstrumentKind;
@@ -29,6 +40,10 @@ export interface Instrument extends Base {
   repeatabilitySoft: number | null;
   calibratedUntil: string;
   calibration: string;
+  /** Every calibration, the oldest first; empty: only the date above is known. */
+  calibrations: Calibration[];
+  /** From how many places the repeatability was pooled; null: it stands on the record by itself. */
+  pooledPlaces: number | null;
   /** A simulated instrument can send by itself. */
   simulated: boolean;
 }

@@ -1,4 +1,5 @@
 import type { Base, Id, Range } from './base';
+import type { CableShape } from './cable';
 
 /** A pair of rubber halves of a transit system; lengths mm. */
 export interface TransitBlock {
@@ -43,6 +44,8 @@ export interface TransitSheet {
   wedgeMm: Range;
   /** Until the bolts are checked again, h. */
   relaxH: number;
+  /** Shapes of cable that its bores take. */
+  shapes: CableShape[];
   sealant: SealantSheet | null;
 }
 
@@ -52,6 +55,8 @@ export interface Frame {
   wallDepthMm: number;
   /** Sides that are closed with sealant, or looked at. */
   sides: 1 | 2;
+  /** Area on the other side; null: not recorded, or the same one. */
+  otherArea: Id | null;
   openings: FrameOpening[];
 }
 
@@ -79,8 +84,13 @@ export interface PackedOpening {
   wedgeMm: number | null;
   /** Cables in sealant, on the face; empty for blocks. */
   cables: SealedCable[];
-  /** Depth of the sealant at several points, mm. */
+  /** Depth of the sealant at several points, mm; on the far side too where both sides are closed. */
   recessMm: number[];
+  recessFarMm: number[];
+  /** Closed by a plug instead of blocks. */
+  plug: boolean;
+  /** When the bolts were tightened; null: when this was written down. */
+  packedAt: string | null;
 }
 
 export interface PackedRow {
@@ -98,18 +108,33 @@ export interface PackedBlock {
   jacket: BlockSide;
   /** Termination side of a bonded block; null where there is none. */
   armour: BlockSide | null;
-  /** From the armour through the frame to earth, Ω; null: not measured. */
+  /** From the armour through the frame to earth, Ω, and the instrument; null: not measured. */
   bondOhm: number | null;
+  bondInstrument: Id | null;
+  bondAt: string | null;
 }
 
 /** One side of a block, as it was counted and measured. */
 export interface BlockSide {
   /** Layers peeled from each half; null: not counted. */
   layers: [number, number] | null;
+  /** Diameters by one person with one instrument; those of others stand beside. */
   readingsMm: number[];
   instrument: Id | null;
+  /** By whom and when they were read; null: with the packing. */
+  readBy: string | null;
+  readAt: string | null;
+  others: SideReadings[];
   /** Daylight between the halves or at the cable; null: not looked at. */
   daylight: boolean | null;
+}
+
+/** Diameters of one side by one person with one instrument, mm. */
+export interface SideReadings {
+  readingsMm: number[];
+  instrument: Id | null;
+  by: string;
+  at: string;
 }
 
 /** A cable in sealant: its centre on the face from the opening's lower left corner or its centre, mm. */
@@ -117,4 +142,6 @@ export interface SealedCable {
   cable: Id;
   xMm: number;
   yMm: number;
+  /** Its diameters as measured, group by group. */
+  readings: SideReadings[];
 }

@@ -39,6 +39,16 @@ export interface Continuity extends Base {
   at: string;
 }
 
+/** Faults of a measurement, not of what was measured. */
+export type ReadingFault =
+  | 'past-calibration'
+  | 'outside-span'
+  | 'found-out'
+  | 'wrong-kind'
+  | 'no-instrument'
+  | 'before-round'
+  | 'in-future';
+
 /** One measured value, as the instrument or the person gave it. */
 export interface Reading extends Base {
   entry: Id;
@@ -54,7 +64,7 @@ export interface Reading extends Base {
   by: string;
   at: string;
   /** Why the reading cannot count as a measurement; it is kept. */
-  fault: 'past-calibration' | 'outside-span' | null;
+  fault: ReadingFault | null;
   /** Struck out, never erased: by whom and why. */
   struck: { by: string; at: string; reason: string } | null;
 }

@@ -1,8 +1,12 @@
+import { isLater } from '../../record/calibration';
+import { areaOpen } from '../area-words';
 import { classified } from '../classified';
-import { conforms, fails, unread, type Check } from '../check';
+import { isIntrinsicBox } from '../compartment';
+import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
 import { judgeLook } from '../look';
+import { carries } from '../marks';
 
 /** The device is what the dossier says, and a certificate on file covers it. */
 export const e01: Check = {
@@ -13,34 +17,68 @@ export const e01: Check = {
   place: 'marking',
   consequence: () => 3,
   run(context) {
-    const { certificate, entry, size } = context;
+    const { certificate } = context;
     const look = judgeLook(context, 'marking');
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
-    const facts = { certificate: certificate.number, size: entry.size };
-    // A transit in a wall carries the approval that the wall asks for, and has no size.
-    const approval = kindOf(context).transit !== null;
-    const uncertified = approval ? null : ordinary(context);
+    const uncertified = ordinary(context);
     if (uncertified) return [uncertified, look];
-    if (certificate.state !== 'valid') {
-      return [fails('e01.not-valid', { ...facts, state: certificate.state }), look];
+    const { number } = certificate;
+    const aspects: Aspect[] = [];
+    if (carries(number, 'U') && context.entry.factoryFitted !== true) {
+      aspects.push(fails('e01.component', { certificate: number }));
     }
-    if (certificate.kind !== entry.kind) {
-      return [fails('e01.other-kind', { ...facts, covers: certificate.kind, kind: entry.kind }), look];
-    }
-    if (approval) return [conforms('e01.approved', facts), look];
-    if (entry.size === null) return [unread('e01.no-size', facts, 'settle.size'), look];
-    if (!size) return [fails('e01.size-not-listed', facts), look];
-    return [conforms(certificate.concepts.length > 0 ? 'e01.covered' : 'e01.sheet', facts), look];
+    aspects.push(...standing(context), covered(context), look);
+    return aspects;
   },
 };
 
-/** A gland without any protection on its sheet may stand only where nothing is classified. */
-function ordinary({ site, area, entry, certificate }: Context): Aspect | null {
-  if (certificate!.concepts.length > 0) return null;
+const NOTHING: Aspect[] = [];
+
+/** Whether the certificate still stands: what is installed may stay under a superseded one. */
+function standing({ certificate, at }: Context): Aspect[] {
+  const { number, state, withdrawn, issued } = certificate!;
+  if (state === 'valid' && issued !== null && !isLater(issued, at)) return NOTHING;
+  if (state === null) return [blank('the state', number, 'settle.certificate')];
+  if (issued === null) return [blank('the day of issue', number, 'settle.certificate')];
+  const facts = { certificate: number, state };
+  if (isLater(issued, at)) return [unread('e01.future', { ...facts, issued }, 'settle.certificate')];
+  if (state === 'superseded') return [conforms('e01.superseded', facts)];
+  if (state !== 'withdrawn') return [];
+  if (withdrawn === null) return [unread('e01.withdrawn-why', facts, 'settle.withdrawn')];
+  return [withdrawn === 'safety' ? fails('e01.withdrawn', facts) : conforms('e01.withdrawn-other', facts)];
+}
+
+/** Whether it covers this kind and size; the size's name has to mean one thing. */
+function covered(context: Context): Aspect {
+  const { certificate, entry, size } = context;
+  const facts = { certificate: certificate!.number, size: entry.size };
+  if (certificate!.kind !== entry.kind) {
+    return fails('e01.other-kind', { ...facts, covers: certificate!.kind, kind: entry.kind });
+  }
+  // A transit carries the approval that its wall asks for, and has no size.
+  if (kindOf(context).transit !== null) return conforms('e01.approved', facts);
+  if (entry.size === null) return unread('e01.no-size', facts, 'settle.size');
+  if (!size) return fails('e01.size-not-listed', facts);
+  let alike = 0;
+  for (const one of certificate!.sheet.sizes) if (one.size === entry.size) alike++;
+  if (alike > 1) return unread('e01.size-twice', { ...facts, lines: alike }, 'settle.sheet');
+  return conforms(certificate!.concepts.length > 0 ? 'e01.covered' : 'e01.sheet', facts);
+}
+
+/** A gland without any protection on its sheet may stand only where none is asked for. */
+function ordinary(context: Context): Aspect | null {
+  const { site, area, entry, certificate } = context;
+  if (certificate!.concepts.length > 0 || kindOf(context).transit !== null) return null;
   const where = classified(site, area);
   if (where.is === 'unclassified') return null;
-  const facts = { certificate: certificate!.number, area: area.name };
-  if (where.is === 'missing') return unread('area.no-zone', facts, 'settle.area');
-  const key = kindOf({ entry }).certified ? 'e01.no-concept' : 'e01.industrial';
-  return fails(key, { ...facts, said: where.said });
+  const open = areaOpen(where, area.name);
+  if (open || where.is !== 'classified') return open;
+  if (where.hazards.every(({ dust }) => isIntrinsicBox(context, dust))) {
+    return notApplicable('e06.none-asked', { concept: context.enclosure.concepts.join(', ') });
+  }
+  const facts = { certificate: certificate!.number, area: area.name, said: where.said };
+  // A certified kind has a protection that nobody copied; any other kind has none to copy.
+  return kindOf({ entry }).certified
+    ? unread('e01.no-concept', facts, 'settle.certificate')
+    : fails('e01.industrial', facts);
 }

@@ -1,9 +1,14 @@
 import { listedForDivision } from '../../hazard/division';
-import { levelOfConcept, type Level } from '../../hazard/level';
-import { classified } from '../classified';
+import { levelOfCategory, levelOfConcept, type Level } from '../../hazard/level';
+import type { Certificate } from '../../record/types';
+import { withoutHazard } from '../area-words';
+import { classified, type AreaHazard } from '../classified';
+import { isIntrinsicBox } from '../compartment';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import type { Context } from '../dossier';
+import type { Aspect } from '../finding';
 
-/** The device's level suits the zone, or its listing the division; where no level is marked, it follows from the concept. */
+/** The device's level suits the zone, or its listing the division; where no level is marked, it follows from category or concept. */
 export const e02: Check = {
   id: 'E-02',
   title: 'Level suits the zone',
@@ -11,34 +16,47 @@ export const e02: Check = {
   hazard: 'explosion',
   place: null,
   consequence: () => 3,
-  run({ site, area, certificate }) {
+  run(context) {
+    const { site, area } = context;
     const where = classified(site, area);
-    if (where.is === 'missing') return [unread('area.no-zone', { area: area.name }, 'settle.area')];
-    if (where.is === 'unclassified') return [notApplicable('area.unclassified', { area: area.name })];
-    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    const { division } = area;
-    if (site.scheme === 'divisions' && division) {
-      const listed = certificate.divisions.find((one) => listedForDivision(one, division));
-      if (listed) {
-        const has = `Class ${listed.class}, Division ${listed.division}`;
-        return [conforms('e02.listed', { said: where.said, has })];
-      }
-    }
-    const marked = certificate.levels.length > 0;
-    const levels = marked ? certificate.levels : impliedLevels(certificate.concepts);
-    const facts = {
-      said: where.said,
-      has: levels.join(', '),
-      accepted: where.levels.join(', '),
-      implied: !marked,
-      dust: where.dust,
-    };
-    if (levels.length === 0) return [unread('e02.no-level', facts, 'settle.certificate')];
-    if (levels.some((level) => where.levels.includes(level))) return [conforms('e02.suits', facts)];
-    const otherFamily = levels.every((level) => (level[0] === 'D') !== where.dust);
-    return [fails(otherFamily ? 'e02.other-hazard' : 'e02.not-suited', facts)];
+    const none = withoutHazard(where, area);
+    if (none || where.is !== 'classified') return [none!];
+    return where.hazards.map((hazard) => suits(context, hazard));
   },
 };
 
-const impliedLevels = (concepts: readonly string[]): Level[] =>
-  concepts.flatMap((concept) => levelOfConcept(concept) ?? []);
+function suits(context: Context, hazard: AreaHazard): Aspect {
+  const { certificate, enclosure } = context;
+  if (isIntrinsicBox(context, hazard.dust))
+    return notApplicable('e06.none-asked', { concept: enclosure.concepts.join(', ') });
+  if (!certificate) return unread('e01.no-certificate', {}, 'settle.certificate');
+  const { said } = hazard;
+  const listed =
+    hazard.division && certificate.divisions.find((one) => listedForDivision(one, hazard.division!));
+  if (listed) {
+    return conforms('e02.listed', { said, has: `Class ${listed.class}, Division ${listed.division}` });
+  }
+  const { levels, from } = levelsOf(certificate);
+  const facts = {
+    said,
+    has: levels.join(', '),
+    accepted: hazard.levels.join(', '),
+    from,
+    dust: hazard.dust,
+  };
+  if (levels.length === 0) return unread('e02.no-level', facts, 'settle.certificate');
+  if (levels.some((level) => hazard.levels.includes(level))) return conforms('e02.suits', facts);
+  const otherFamily = levels.every((level) => (level[0] === 'D') !== hazard.dust);
+  return fails(otherFamily ? 'e02.other-hazard' : 'e02.not-suited', facts);
+}
+
+/** Levels of a device: as marked, else from its category, else from its kinds of protection. */
+export function levelsOf(marked: Pick<Certificate, 'levels' | 'concepts'> & { categories?: string[] }): {
+  levels: readonly Level[];
+  from: 'marked' | 'category' | 'concept';
+} {
+  if (marked.levels.length > 0) return { levels: marked.levels, from: 'marked' };
+  const byCategory = (marked.categories ?? []).flatMap((category) => levelOfCategory(category) ?? []);
+  if (byCategory.length > 0) return { levels: byCategory, from: 'category' };
+  return { levels: marked.concepts.flatMap((concept) => levelOfConcept(concept) ?? []), from: 'concept' };
+}

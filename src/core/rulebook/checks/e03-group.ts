@@ -1,7 +1,12 @@
-import { groupOfDivision, listedForDivision } from '../../hazard/division';
-import { groupCovers } from '../../hazard/group';
-import { classified } from '../classified';
+import { listedForDivision } from '../../hazard/division';
+import { groupCovers, needsLetter } from '../../hazard/group';
+import { withoutHazard } from '../area-words';
+import { classified, type AreaHazard } from '../classified';
+import { isIntrinsicBox } from '../compartment';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import type { Context } from '../dossier';
+import type { Aspect } from '../finding';
+import { levelsOf } from './e02-level';
 
 /** The device's gas or dust group covers what the area asks for. */
 export const e03: Check = {
@@ -11,28 +16,37 @@ export const e03: Check = {
   hazard: 'explosion',
   place: null,
   consequence: () => 3,
-  run({ site, area, certificate }) {
+  run(context) {
+    const { site, area } = context;
     const where = classified(site, area);
-    if (where.is === 'unclassified') return [notApplicable('area.unclassified', { area: area.name })];
-    const division = site.scheme === 'divisions' ? area.division : null;
-    const asked = division ? groupOfDivision(division) : area.group;
-    if (asked === null || where.is === 'missing') {
-      return [unread('area.no-group', { area: area.name }, 'settle.area')];
-    }
-    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    if (division) {
-      const listed = certificate.divisions.find(
-        (one) => listedForDivision(one, division) && one.groups.includes(division.group),
-      );
-      if (listed) {
-        return [conforms('e03.listed', { has: listed.groups.join(', '), asked: division.group })];
-      }
-    }
-    const flameproof = certificate.concepts.some((concept) => concept[0] === 'd');
-    const facts = { has: certificate.groups.join(', '), asked };
-    if (certificate.groups.length === 0) return [unread('e03.none-marked', facts, 'settle.certificate')];
-    return certificate.groups.some((group) => groupCovers(group, asked, flameproof))
-      ? [conforms('e03.covered', facts)]
-      : [fails('e03.not-covered', facts)];
+    const none = withoutHazard(where, area);
+    if (none || where.is !== 'classified') return [none!];
+    return where.hazards.map((hazard) => covers(context, hazard));
   },
 };
+
+function covers(context: Context, { dust, group, division, levels }: AreaHazard): Aspect {
+  const { area, certificate, enclosure } = context;
+  if (isIntrinsicBox(context, dust))
+    return notApplicable('e06.none-asked', { concept: enclosure.concepts.join(', ') });
+  if (group === null) return unread('area.no-group', { area: area.name }, 'settle.area');
+  if (!certificate) return unread('e01.no-certificate', {}, 'settle.certificate');
+  const has = certificate.groups.join(', ');
+  if (division) {
+    const listed = certificate.divisions.find(
+      (one) => listedForDivision(one, division) && one.groups.includes(division.group),
+    );
+    if (listed) return conforms('e03.listed', { has: listed.groups.join(', '), asked: division.group });
+    // A zone marking stands for a listing only where its level does.
+    if (!levelsOf(certificate).levels.some((level) => levels.includes(level))) {
+      const listing = certificate.divisions.map((one) => one.groups.join(', ')).join('; ');
+      return fails('e03.not-listed', { has: listing || 'no group', asked: division.group });
+    }
+  }
+  if (certificate.groups.length === 0)
+    return unread('e03.none-marked', { has, asked: group }, 'settle.certificate');
+  const lettered = needsLetter(certificate.concepts);
+  return certificate.groups.some((marked) => groupCovers(marked, group, lettered))
+    ? conforms('e03.covered', { has, asked: group })
+    : fails('e03.not-covered', { has, asked: group });
+}

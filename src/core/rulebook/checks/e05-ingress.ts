@@ -1,8 +1,11 @@
+import { isOwnConcept, speaksOf } from '../../hazard/concept';
 import { ingressAtLeast, ingressOfConcept, parseIngress } from '../../hazard/ingress';
-import { conforms, fails, unread, type Check } from '../check';
+import { classified, type AreaHazard } from '../classified';
+import { blank, conforms, fails, unread, type Check } from '../check';
+import type { Context } from '../dossier';
 import type { Aspect } from '../finding';
 
-/** The ingress rating is at least what the area, the concept and the enclosure's own marking ask for. */
+/** The ingress ratings meet what the area, the concept and the enclosure's own marking ask for, each for itself. */
 export const e05: Check = {
   id: 'E-05',
   title: 'Ingress rating',
@@ -10,8 +13,10 @@ export const e05: Check = {
   hazard: 'explosion',
   place: null,
   consequence: () => 3,
-  run({ area, certificate, enclosure }) {
+  run(context) {
+    const { site, area, certificate, enclosure } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+    if (certificate.ingress === null) return [blank('the ingress rating', certificate.number, 'settle.certificate')]; // prettier-ignore
     const has = parseIngress(certificate.ingress);
     if (!has) return [unread('e05.unreadable', { rating: certificate.ingress }, 'settle.certificate')];
     const aspects: Aspect[] = [];
@@ -23,12 +28,38 @@ export const e05: Check = {
         aspects.push(fails('e05.too-low', { has: certificate.ingress, asked: rating, by }));
       }
     };
-    const marked = enclosure.derating?.ingress ?? enclosure.ingress;
+    const derating = deratingOf(enclosure);
+    const marked = derating?.ingress ?? enclosure.ingress;
+    if (area.ingressNeed === null) aspects.push(blank('the ingress asked for', area.name, 'settle.area'));
+    if (marked === null) aspects.push(blank('the ingress rating', enclosure.tag, 'settle.enclosure'));
     hold('the area', area.ingressNeed);
-    hold(enclosure.derating ? 'the recorded derating' : 'the enclosure’s marking', marked);
-    for (const concept of enclosure.concepts)
-      hold(`protection ${concept}`, ingressOfConcept(concept, area.group));
+    hold(derating ? 'the recorded derating' : 'the enclosure’s marking', marked);
+    const where = classified(site, area);
+    for (const hazard of where.is === 'classified' ? where.hazards : []) byConcepts(enclosure, hazard, hold);
+    if (site.scheme === 'divisions' && enclosure.type !== null) aspects.push(...byType(context, hold));
     if (aspects.length > 0) return aspects;
     return [conforms('e05.enough', { has: certificate.ingress, area: area.ingressNeed, marked })];
   },
 };
+
+/** A derating counts only with its reason. */
+export const deratingOf = ({ derating }: Context['enclosure']) =>
+  derating && derating.reason.trim() !== '' ? derating : null;
+
+type Hold = (by: string, rating: string | null) => void;
+
+function byConcepts(enclosure: Context['enclosure'], { dust, group }: AreaHazard, hold: Hold): void {
+  for (const concept of enclosure.concepts) {
+    if (!isOwnConcept(concept) || !speaksOf(concept, dust)) continue;
+    hold(`protection ${concept}`, ingressOfConcept(concept, group));
+  }
+}
+
+/** The enclosure's type by the site's own table, which is read from type to rating and never back. */
+function byType({ site, enclosure }: Context, hold: Hold): Aspect[] {
+  const type = enclosure.type!;
+  const listed = site.enclosureTypes.find((one) => one.type === type);
+  if (!listed) return [unread('e05.type-unknown', { type, tag: enclosure.tag }, 'settle.types')];
+  hold(`enclosure type ${type}`, listed.ingress);
+  return [];
+}

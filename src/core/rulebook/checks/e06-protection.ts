@@ -1,40 +1,53 @@
-import { conceptSuits } from '../../hazard/concept';
+import { withoutHazard } from '../area-words';
 import { classified } from '../classified';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
-import { isFlameproof } from '../dossier';
+import { isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
+import { suitsEnclosure, type Suits } from '../suits';
 
-/** The gland's protection suits each concept of the enclosure. */
+/** The protection of gland or transit suits that of the enclosure, in the compartment that the entry opens into. */
 export const e06: Check = {
   id: 'E-06',
   title: 'Protection against enclosure',
   grade: 'visual',
   hazard: 'explosion',
   place: null,
-  consequence: (context) => (isFlameproof(context) ? 4 : 3),
-  run({ site, area, certificate, enclosure }) {
+  consequence: (context) => (isFlameproof(context) || kindOf(context).pot === 'compound' ? 4 : 3),
+  run(context) {
+    const { site, area, certificate } = context;
     const where = classified(site, area);
-    const { concepts } = enclosure;
-    if (concepts.length === 0 && where.is === 'unclassified') {
-      return [notApplicable('area.unclassified', { area: area.name })];
-    }
-    if (concepts.length === 0) {
-      return [unread('e06.enclosure-unmarked', { enclosure: enclosure.tag }, 'settle.enclosure')];
-    }
+    const none = withoutHazard(where, area) ?? inBuildingWall(context);
+    if (none || where.is !== 'classified') return [none!];
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    if (certificate.concepts.length === 0) {
-      return [unread('e06.none-marked', { certificate: certificate.number }, 'settle.certificate')];
+    const aspects: Aspect[] = [];
+    for (const hazard of where.hazards) {
+      for (const answer of suitsEnclosure(context, certificate, hazard)) aspects.push(aspectOf(answer));
     }
-    const dust = where.is === 'classified' && where.dust;
-    const has = certificate.concepts.join(', ');
-    return concepts.map((concept): Aspect => {
-      const answer = conceptSuits(concept, certificate.concepts, dust, certificate.sealing);
-      if (answer.suits === 'none-asked') return notApplicable('e06.none-asked', { concept });
-      if (answer.suits === 'enclosure-certificate') {
-        return unread('e06.enclosure-certificate', { concept }, 'settle.enclosure');
-      }
-      if (answer.suits) return conforms('e06.suits', { concept, has, by: answer.concept });
-      return fails('e06.not-suited', { concept, has, allowed: answer.allowed.join(', ') });
-    });
+    return aspects;
   },
 };
+
+/** A transit that stands in a wall or deck of a building, and in no enclosure. */
+function inBuildingWall(context: Context): Aspect | null {
+  const { enclosure, entry } = context;
+  const { transit, certified } = kindOf(context);
+  if (!transit || enclosure.concepts.length > 0) return null;
+  const own = kindOf(context).checks.includes('E-05');
+  if (own || !certified) return null;
+  if (!entry.frame) return unread('t.no-frame', {}, 'settle.frame');
+  return notApplicable('e06.building-wall', { where: entry.frame.where, tag: enclosure.tag });
+}
+
+const SETTLE: Partial<Record<Suits['is'], string>> = {
+  compartment: 'settle.compartment',
+  'circuits-unknown': 'settle.circuits',
+  'sealing-unknown': 'settle.certificate',
+};
+
+function aspectOf({ outcome, is, facts }: Suits): Aspect {
+  const key = `e06.${is}`;
+  if (outcome === 'conforms') return conforms(key, facts);
+  if (outcome === 'fails') return fails(key, facts);
+  if (outcome === 'not-applicable') return notApplicable(key, facts);
+  return unread(key, facts, SETTLE[is] ?? 'settle.enclosure');
+}

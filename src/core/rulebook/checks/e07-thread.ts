@@ -1,10 +1,13 @@
 import { threadOf, type Thread } from '../../gland/thread-table';
 import { identifyThread, isNearMiss } from '../../gland/threads';
 import { atMost } from '../../quantity/compare';
-import { conforms, fails, unread, type Check } from '../check';
-import { groupsOf, isFlameproof, type Context } from '../dossier';
+import { blank, conforms, fails, unread, type Check } from '../check';
+import { groupsOf, isFlameproof, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../finding';
+import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { CLEARANCE_MM } from '../limits';
+import { answerTo } from '../look';
+import { countedGroups } from '../readings';
 
 /** Thread of gland and entry agree in form and size; a thread that only nearly fits is named. */
 export const e07: Check = {
@@ -18,6 +21,7 @@ export const e07: Check = {
     const { size, certificate, entry } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
+    if (size.thread === null) return [blank('the thread', size.size, 'settle.sheet')];
     const gland = threadOf(size.thread);
     if (!gland) return [unread('e07.unknown', { thread: size.thread }, 'settle.certificate')];
     const chain = entry.adaptors ?? [];
@@ -32,17 +36,24 @@ export const e07: Check = {
       male = next;
       by = 'Adaptor';
     }
-    aspects.push(
-      entry.hole.form === 'clearance'
-        ? clearance(context, male)
-        : intoFemale(by, male, entry.hole.thread, 'hole'),
-    );
-    const measured = identified(context, gland);
-    return measured ? [...aspects, measured] : aspects;
+    aspects.push(intoHole(context, by, male));
+    return [...aspects, ...identified(context, gland)];
   },
 };
 
+function intoHole(context: Context, by: string, male: Thread): Aspect {
+  const { form, thread } = context.entry.hole;
+  const of = `entry ${context.entry.label}`;
+  if (form === null) return blank('whether the hole is threaded', of, 'settle.hole');
+  if (form === 'clearance') return clearance(context, male);
+  return thread === null
+    ? blank('the thread of the hole', of, 'settle.hole')
+    : intoFemale(by, male, thread, 'hole');
+}
+
 function clearance({ entry }: Context, gland: Thread): Aspect {
+  // A taper thread needs a taper or parallel hole to wedge in, whatever the enclosure (IEC 60079-14:2013, 10).
+  if (gland.smallEndMm !== null) return fails('e07.taper-in-clearance', { thread: gland.designation });
   const holeMm = entry.hole.diameterMm;
   if (holeMm === null) return unread('e07.hole-unmeasured', { thread: gland.designation }, 'settle.hole');
   const play = holeMm - gland.nominalMm;
@@ -67,15 +78,39 @@ function intoFemale(by: string, gland: Thread, thread: string, into: 'adaptor' |
   return fails(isNearMiss(gland, hole) ? 'e07.near-miss' : 'e07.differ', facts);
 }
 
-/** The gland's thread as measured: it has to be the one on the sheet. Null when it was not measured. */
-function identified(context: Context, gland: Thread): Aspect | null {
-  const majorMm = lastValue(context, 'thread-major');
-  const pitchMm = lastValue(context, 'thread-pitch');
-  if (majorMm === null && pitchMm === null) return null;
-  if (majorMm === null || pitchMm === null) {
-    return unread('e07.half-measured', { majorMm, pitchMm }, 'settle.thread');
+/** The gland's thread as measured, by everybody who measured it: it has to be the one on the sheet. Empty when nobody did. */
+function identified(context: Context, gland: Thread): Aspect[] {
+  const majors = groupsOf(context, 'thread-major');
+  const pitches = groupsOf(context, 'thread-pitch');
+  if (majors.length === 0 && pitches.length === 0) return [];
+  if (majors.length === 0 || pitches.length === 0) {
+    const facts = { majorMm: valueOf(majors[0]), pitchMm: valueOf(pitches[0]) };
+    return [unread('e07.half-measured', facts, 'settle.thread')];
   }
-  const { candidates, nearMisses } = identifyThread(majorMm, pitchMm, null);
+  const major = counted('Thread major diameter', majors);
+  const pitch = counted('Thread pitch', pitches);
+  const open = [...major.open, ...pitch.open];
+  if (open.length > 0) return open;
+  const seen = answerTo(context, 'thread-taper');
+  const taper = seen === null ? null : seen === 'taper';
+  return major.values.flatMap((majorMm) =>
+    pitch.values.map((pitchMm) => identify(gland, majorMm, pitchMm, taper)),
+  );
+}
+
+const valueOf = (group: ReadingGroup | undefined): number | null =>
+  group?.readings[group.readings.length - 1]?.value ?? null;
+
+/** Values of a thread place that count; what keeps them from counting. */
+function counted(part: string, groups: readonly ReadingGroup[]): { values: number[]; open: Aspect[] } {
+  const kept = countedGroups(groups, (group) => weighValue(group));
+  if (!kept) return { values: [], open: [valuesDisagree(part, 'mm', groups)] };
+  const open = kept.flatMap((group) => faultOfGroup(part, group) ?? []);
+  return { values: kept.flatMap(({ readings }) => readings.map(({ value }) => value)), open };
+}
+
+function identify(gland: Thread, majorMm: number, pitchMm: number, taper: boolean | null): Aspect {
+  const { candidates, nearMisses } = identifyThread(majorMm, pitchMm, taper);
   const facts = {
     gland: gland.designation,
     majorMm,
@@ -89,10 +124,4 @@ function identified(context: Context, gland: Thread): Aspect | null {
   }
   if (candidates.length > 1) return unread('e07.ambiguous', facts, 'settle.taper');
   return conforms('e07.identified', facts);
-}
-
-function lastValue(context: Context, place: string): number | null {
-  const sound = groupsOf(context, place).filter(({ fault }) => !fault);
-  const readings = sound.flatMap((group) => group.readings);
-  return readings[readings.length - 1]?.value ?? null;
 }

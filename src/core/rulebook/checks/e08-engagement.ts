@@ -1,13 +1,18 @@
 import { threadOf, type Thread } from '../../gland/thread-table';
 import { engagedLength, TAPER_THREADS, threadEngagement } from '../../gland/threads';
-import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { below } from '../../quantity/compare';
+import type { Adaptor, GlandSize } from '../../record/types';
+import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { classified } from '../classified';
-import { groupsOf, isFlameproof, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
+import { conceptsHere, volumeHere } from '../compartment';
+import { groupsOf, isFlameproof, singleUncertainty, type Context } from '../dossier';
 import type { Aspect } from '../finding';
-import { faultOfGroup } from '../judge-value';
+import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
+import { DIVISION_TAPER_THREADS, TURNS_UNCERTAINTY } from '../limits';
 import { passedOver } from '../passed-over';
+import { countedGroups } from '../readings';
 
-/** Threads engaged of a flameproof joint. */
+/** Threads engaged of a flameproof joint, in the wall and in an adaptor. */
 export const e08: Check = {
   id: 'E-08',
   title: 'Threads engaged',
@@ -21,68 +26,158 @@ export const e08: Check = {
       return [notApplicable('area.unclassified', { area: area.name })];
     }
     if (enclosure.concepts.length === 0) {
-      return [unread('e06.enclosure-unmarked', { enclosure: enclosure.tag }, 'settle.enclosure')];
+      return [
+        unread('e06.enclosure-unmarked', { enclosure: enclosure.tag, against: 'gas' }, 'settle.enclosure'),
+      ];
     }
+    const here = conceptsHere(context, false);
     if (!isFlameproof(context)) {
       return [notApplicable('e08.no-joint', { concepts: enclosure.concepts.join(', ') })];
     }
+    if (here.is === 'open') {
+      const facts = { enclosure: enclosure.tag, concepts: here.concepts.join(', '), against: 'gas' };
+      return [unread('e06.compartment', facts, 'settle.compartment')];
+    }
+    if (entry.hole.form === null)
+      return [blank('whether the hole is threaded', `entry ${entry.label}`, 'settle.hole')];
     if (entry.hole.form === 'clearance') return [fails('e08.clearance', { thread: entry.hole.thread })];
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    // With an adaptor the joint in the wall is the adaptor's.
-    const last = entry.adaptors?.[entry.adaptors.length - 1];
-    const thread = size && threadOf(last?.male ?? size.thread);
-    if (!thread) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
-    const taper = thread.smallEndMm !== null;
-    if (taper && thread.series !== 'npt') {
-      return [fails('e08.taper-form', { thread: thread.designation })];
-    }
-    const expectedMm = engagedLength({
-      maleMm: size.maleLengthMm,
-      washerMm: entry.washerMm,
-      runoutMm: size.runoutMm,
-      wallMm: enclosure.wallMm,
-      chamfersMm: entry.hole.chamfersMm,
-    });
-    const lengths = groupsOf(context, 'thread-engagement');
-    const turns = groupsOf(context, 'thread-turns');
-    if (lengths.length + turns.length === 0) {
-      const expectedThreads = Math.floor(expectedMm / thread.pitchMm);
-      const none = unread('e08.not-measured', { expectedMm, expectedThreads }, 'settle.engagement');
-      return [passedOver(context, 'thread-engagement') ?? none];
-    }
-    return [
-      ...lengths.map((group) => judgeEngaged(context, thread, group, 1)),
-      // A turn unscrewed is a pitch of thread, and so is its uncertainty.
-      ...turns.map((group) => judgeEngaged(context, thread, group, thread.pitchMm)),
-    ];
+    if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
+    if (size.thread === null) return [blank('the thread', size.size, 'settle.sheet')];
+    return jointsOf(context, size.thread).flatMap((joint) => judgeJoint(context, joint));
   },
 };
 
-/** One group of readings; each is worth `perUnitMm` of thread. */
-function judgeEngaged(
-  { enclosure }: Context,
-  thread: Thread,
-  group: ReadingGroup,
-  perUnitMm: number,
-): Aspect {
-  const fault = faultOfGroup('Thread engagement', group);
-  if (fault) return fault;
-  const taper = thread.smallEndMm !== null;
-  // The shortest of several readings is what holds the flame back.
-  const engagedMm = Math.min(...group.readings.map(({ value }) => value)) * perUnitMm;
-  const uncertaintyMm = singleUncertainty(group.instrument) * perUnitMm;
-  const result = threadEngagement(thread.pitchMm, engagedMm, uncertaintyMm, enclosure.volumeCm3, taper);
-  const facts = {
-    engagedMm,
-    uncertaintyMm,
-    threads: result.fullThreads,
-    requiredThreads: result.requiredThreads,
-    requiredDepthMm: result.requiredDepthMm,
-    volumeCm3: enclosure.volumeCm3,
-    thread: thread.designation,
-    turns: result.effectiveLengthMm / thread.pitchMm,
-  };
-  const margin = result.effectiveLengthMm - (result.requiredDepthMm ?? TAPER_THREADS * thread.pitchMm);
-  const key = taper ? 'taper' : 'parallel';
-  return result.conforms ? conforms(`e08.${key}`, facts, margin) : fails(`e08.${key}-short`, facts, margin);
+/** A threaded joint on the way of the flame. */
+interface ThreadedJoint {
+  /** As it is said: "in the wall", "in the adaptor". */
+  where: string;
+  thread: string;
+  /** By the records; null where they do not say. */
+  geometryMm: number | null;
+  place: string;
+  turns: string | null;
 }
+
+/** The joint in the wall, and with an adaptor that between adaptor and gland. */
+function jointsOf({ enclosure, entry, size }: Context, ofGland: string): ThreadedJoint[] {
+  const adaptors = entry.adaptors ?? [];
+  const last = adaptors[adaptors.length - 1];
+  const { washerMm, hole } = entry;
+  const { wallMm } = enclosure;
+  const { chamfersMm } = hole;
+  const inWall = (maleMm: number | null, runoutMm: number | null): number | null =>
+    maleMm === null || runoutMm === null || wallMm === null || washerMm === null || chamfersMm === null
+      ? null
+      : engagedLength({ maleMm, washerMm, runoutMm, wallMm, chamfersMm });
+  const wall = (thread: string, geometryMm: number | null): ThreadedJoint => ({
+    where: 'in the wall', thread, geometryMm, place: 'thread-engagement', turns: 'thread-turns',
+  }); // prettier-ignore
+  if (!last) return [wall(ofGland, inWall(size!.maleLengthMm, size!.runoutMm))];
+  return [
+    wall(last.male, inWall(last.maleLengthMm, last.runoutMm)),
+    {
+      where: 'in the adaptor', thread: ofGland, geometryMm: inAdaptor(last, size!),
+      place: 'adaptor-engagement', turns: null,
+    }, // prettier-ignore
+  ];
+}
+
+const inAdaptor = ({ femaleDepthMm }: Adaptor, { maleLengthMm, runoutMm }: GlandSize): number | null =>
+  femaleDepthMm === null || maleLengthMm === null || runoutMm === null
+    ? null
+    : Math.max(0, Math.min(maleLengthMm - runoutMm, femaleDepthMm));
+
+function judgeJoint(context: Context, joint: ThreadedJoint): Aspect[] {
+  const thread = threadOf(joint.thread);
+  if (!thread) return [unread('e07.unknown', { thread: joint.thread }, 'settle.adaptors')];
+  if (thread.smallEndMm !== null && thread.series !== 'npt')
+    return [fails('e08.taper-form', { thread: thread.designation })];
+  const measured = measuredIn(context, joint, thread);
+  if ('open' in measured) return measured.open;
+  const { geometryMm } = joint;
+  if (measured.lengths.length === 0) {
+    const skipped = passedOver(context, joint.place);
+    if (skipped) return [skipped];
+    if (geometryMm === null) return [unread('e08.not-measured', { where: joint.where }, 'settle.engagement')];
+    return [judgeLength(context, joint, thread, { mm: geometryMm, uncertaintyMm: 0, by: 'geometry' })];
+  }
+  return measured.lengths.map(({ mm, uncertaintyMm }) => {
+    // What is longer than wall and thread allow cannot be: the reading or the record is wrong.
+    if (geometryMm !== null && below(geometryMm, mm - uncertaintyMm)) {
+      return unread('e08.too-long', { where: joint.where, engagedMm: mm, uncertaintyMm, expectedMm: geometryMm }, 'settle.which'); // prettier-ignore
+    }
+    const least = geometryMm !== null && geometryMm < mm - uncertaintyMm ? geometryMm + uncertaintyMm : mm;
+    return judgeLength(context, joint, thread, { mm: least, uncertaintyMm, by: 'measured' });
+  });
+}
+
+interface EngagedLength {
+  mm: number;
+  uncertaintyMm: number;
+}
+
+const NOT_MEASURED = { lengths: [] };
+
+/** Lengths as measured, or as turns counted; what keeps them from counting. */
+function measuredIn(
+  context: Context,
+  { place, turns }: ThreadedJoint,
+  { pitchMm }: Thread,
+): { lengths: EngagedLength[] } | { open: Aspect[] } {
+  const lengths = groupsOf(context, place);
+  const counts = turns === null ? [] : groupsOf(context, turns);
+  const all = counts.length === 0 ? lengths : [...lengths, ...counts];
+  if (all.length === 0) return NOT_MEASURED;
+  const kept =
+    all.length === 1
+      ? all
+      : countedGroups(all, (group) => weighValue(group, counts.includes(group) ? pitchMm : 1));
+  if (!kept) return { open: [valuesDisagree('Thread engagement', 'as read', all)] };
+  const open: Aspect[] = [];
+  const found: EngagedLength[] = [];
+  for (const group of kept) {
+    const fault = faultOfGroup('Thread engagement', group);
+    if (fault) open.push(fault);
+    const counted = counts.includes(group);
+    const own = singleUncertainty(group.instrument);
+    // The shortest of several readings is what holds the flame back.
+    let least = Infinity;
+    for (const { value } of group.readings) if (value < least) least = value;
+    // The last thread lets go late: a count is never better than half a turn.
+    found.push({
+      mm: least * (counted ? pitchMm : 1),
+      uncertaintyMm: counted ? Math.max(own, TURNS_UNCERTAINTY) * pitchMm : own,
+    });
+  }
+  return open.length > 0 ? { open } : { lengths: found };
+}
+
+function judgeLength(
+  context: Context,
+  { where }: ThreadedJoint,
+  thread: Thread,
+  { mm: engagedMm, uncertaintyMm, by }: EngagedLength & { by: 'geometry' | 'measured' },
+): Aspect {
+  const volumeCm3 = volumeHere(context);
+  const taper = thread.smallEndMm !== null;
+  // A compartment whose volume nobody recorded counts as a large one.
+  const result = threadEngagement(thread.pitchMm, engagedMm, uncertaintyMm, volumeCm3 ?? Infinity, taper);
+  const requiredThreads = taper ? taperThreads(context) : result.requiredThreads;
+  const turns = result.effectiveLengthMm / thread.pitchMm;
+  const facts = {
+    where, by, engagedMm, uncertaintyMm, threads: result.fullThreads, requiredThreads, volumeCm3,
+    requiredDepthMm: result.requiredDepthMm, thread: thread.designation, turns,
+  }; // prettier-ignore
+  const margin = result.effectiveLengthMm - (result.requiredDepthMm ?? requiredThreads * thread.pitchMm);
+  const key = taper ? 'taper' : 'parallel';
+  const holds = result.conforms && (!taper || !below(turns, requiredThreads));
+  if (holds) return conforms(`e08.${key}`, facts, margin);
+  const small =
+    volumeCm3 === null && threadEngagement(thread.pitchMm, engagedMm, uncertaintyMm, 0, taper).conforms;
+  return small ? unread('e08.volume', facts, 'settle.compartment') : fails(`e08.${key}-short`, facts, margin);
+}
+
+/** Threads that a taper joint needs: one site scheme asks for more, unless the entry was cut and listed by the maker. */
+const taperThreads = ({ site, entry }: Context): number =>
+  site.scheme === 'divisions' && entry.factoryThreaded !== true ? DIVISION_TAPER_THREADS : TAPER_THREADS;

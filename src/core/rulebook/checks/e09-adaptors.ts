@@ -1,10 +1,14 @@
-import { conceptSuits } from '../../hazard/concept';
-import { groupCovers } from '../../hazard/group';
+import { groupCovers, needsLetter } from '../../hazard/group';
+import { listedForDivision } from '../../hazard/division';
 import type { Adaptor } from '../../record/types';
-import { classified } from '../classified';
+import { areaOpen } from '../area-words';
+import { classified, type AreaHazard } from '../classified';
 import { conforms, fails, unread, type Check } from '../check';
+import { isIntrinsicBox } from '../compartment';
 import { isFlameproof, type Context } from '../dossier';
 import type { Aspect } from '../finding';
+import { suitsEnclosure } from '../suits';
+import { levelsOf } from './e02-level';
 
 /** Adaptors that may stand between a gland and a flameproof wall. */
 const MOST_ON_FLAMEPROOF = 1;
@@ -33,31 +37,45 @@ export const e09: Check = {
 };
 
 /** What an adaptor lacks for its enclosure and area. */
-function unlike({ site, area, enclosure }: Context, adaptor: Adaptor): Aspect[] {
+function unlike(context: Context, adaptor: Adaptor): Aspect[] {
+  const { site, area } = context;
   const where = classified(site, area);
   if (where.is === 'unclassified') return [];
-  if (where.is === 'missing') return [unread('area.no-zone', { area: area.name }, 'settle.area')];
+  const open = areaOpen(where, area.name);
+  if (open || where.is !== 'classified') return [open!];
   const name = `${adaptor.what} ${adaptor.male} to ${adaptor.female}`;
+  return where.hazards.flatMap((hazard) => [
+    ...ofProtection(context, adaptor, name, hazard),
+    ...ofArea(context, adaptor, name, hazard),
+  ]);
+}
+
+function ofProtection(context: Context, adaptor: Adaptor, name: string, hazard: AreaHazard): Aspect[] {
+  return suitsEnclosure(context, { ...adaptor, sealing: false }, hazard).flatMap(({ outcome, is, facts }) => {
+    if (outcome === 'fails') return [fails(`e09.${is}`, { ...facts, name })];
+    return outcome === 'unread' ? [unread(`e06.${is}`, facts, 'settle.enclosure')] : [];
+  });
+}
+
+/** Level and group of an adaptor, where the box asks for any. */
+function ofArea(context: Context, adaptor: Adaptor, name: string, hazard: AreaHazard): Aspect[] {
+  const { area } = context;
+  if (isIntrinsicBox(context, hazard.dust)) return [];
+  const { division, group, said } = hazard;
+  if (
+    division &&
+    adaptor.divisions.some((one) => listedForDivision(one, division) && one.groups.includes(division.group))
+  )
+    return [];
   const aspects: Aspect[] = [];
-  for (const concept of enclosure.concepts) {
-    const answer = conceptSuits(concept, adaptor.concepts, where.dust, false);
-    if (answer.suits === false) {
-      const facts = { name, concept, has: adaptor.concepts.join(', '), allowed: answer.allowed.join(', ') };
-      aspects.push(fails('e09.concept', facts));
-    }
+  const { levels } = levelsOf(adaptor);
+  if (!levels.some((level) => hazard.levels.includes(level))) {
+    aspects.push(
+      fails('e09.level', { name, said, has: levels.join(', '), accepted: hazard.levels.join(', ') }),
+    );
   }
-  if (!adaptor.levels.some((level) => where.levels.includes(level))) {
-    const facts = {
-      name,
-      said: where.said,
-      has: adaptor.levels.join(', '),
-      accepted: where.levels.join(', '),
-    };
-    aspects.push(fails('e09.level', facts));
-  }
-  const flameproof = adaptor.concepts.some((concept) => concept[0] === 'd');
-  const { group } = area;
-  if (group !== null && !adaptor.groups.some((marked) => groupCovers(marked, group, flameproof))) {
+  if (group === null) aspects.push(unread('area.no-group', { area: area.name }, 'settle.area'));
+  else if (!adaptor.groups.some((marked) => groupCovers(marked, group, needsLetter(adaptor.concepts)))) {
     aspects.push(fails('e09.group', { name, asked: group, has: adaptor.groups.join(', ') }));
   }
   return aspects;

@@ -1,4 +1,4 @@
-import { fails, unread, type Check } from '../check';
+import { blank, fails, unread, type Check } from '../check';
 import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 import { judgeLook } from '../look';
@@ -18,6 +18,10 @@ export const e11: Check = {
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
     const look = judgeLook(context, 'outer-bare');
     const { shapes, rangeMm } = size.outer;
+    if (rangeMm === null) return [blank('the range of the outer seal', size.size, 'settle.sheet'), look];
+    if (shapes.length === 0)
+      return [blank('the shapes that the outer seal takes', size.size, 'settle.sheet'), look];
+    if (cable.shape === null) return [blank('the shape', cable.tag, 'settle.cable'), look];
     if (!shapes.includes(cable.shape)) {
       const [lowMm, highMm] = rangeMm;
       const facts = { part: 'Outer seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };

@@ -1,5 +1,5 @@
 import { coreCount } from '../asked';
-import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
 import { fitTaskOf } from '../fit-task';
@@ -21,10 +21,18 @@ export const e12: Check = {
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
     const kind = kindOf(context);
     if (kind.pot !== 'none') return pot(context);
-    if (!size.inner)
-      return [notApplicable('e12.no-seal', { size: size.size, sheet: certificate.sheet.number })];
+    if (!size.inner) {
+      const facts = { size: size.size, sheet: certificate.sheet.number };
+      // A gland for cables without armour may have one seal only.
+      if (kind.inner === 'none' || kind.armour === 'none') return [notApplicable('e12.no-seal', facts)];
+      return [unread('e12.no-range', facts, 'settle.sheet')];
+    }
     const { shapes, rangeMm } = size.inner;
     const look = kind.inner === 'diaphragm' ? [judgeLook(context, 'diaphragm-lip')] : [];
+    if (rangeMm === null) return [blank('the range of the inner seal', size.size, 'settle.sheet'), ...look];
+    if (shapes.length === 0)
+      return [blank('the shapes that the inner seal takes', size.size, 'settle.sheet'), ...look];
+    if (cable.shape === null) return [blank('the shape', cable.tag, 'settle.cable'), ...look];
     if (!shapes.includes(cable.shape)) {
       const [lowMm, highMm] = rangeMm;
       const facts = { part: 'Inner seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };
@@ -40,7 +48,8 @@ function pot(context: Context): Aspect[] {
   const of = size!.pot;
   if (!of)
     return [unread('e12.no-pot', { size: size!.size, sheet: certificate!.sheet.number }, 'settle.sheet')];
-  const cores = coreCount(context)!;
+  const cores = coreCount(context);
+  if (cores === null) return [blank('the cores', context.cable!.tag, 'settle.cable')];
   const facts = { cores, most: of.mostCores, boreMm: of.boreMm };
   const number = cores > of.mostCores ? fails('e12.too-many-cores', facts) : conforms('e12.cores', facts);
   return [judgeFit(context, fitTaskOf(context, 'over-cores')!), number];

@@ -22,6 +22,7 @@ export const e13: Check = {
       if (cable.unarmoured) return [fails('e13.unarmoured', { cable: cable.tag, ...cable.unarmoured })];
       return [unread('e13.armour-unknown', { cable: cable.tag }, 'settle.cable')];
     }
+    if (cable.unarmoured) return [unread('cable.armour-twice', { cable: cable.tag, ...cable.unarmoured, type: cable.armour.type }, 'settle.cable')]; // prettier-ignore
     const { type } = cable.armour;
     const listed = size.clamp.filter((face) => face.armour === type);
     const facts = { armour: type, cable: cable.tag, sizes: size.size, certificate: certificate.number };

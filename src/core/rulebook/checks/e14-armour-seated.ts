@@ -6,8 +6,9 @@ export const e14: Check = {
   id: 'E-14',
   title: 'Armour seated',
   grade: 'detailed',
-  // The armour is the earth path: what is not seated may not carry the fault.
-  hazard: 'shock',
+  // The armour is the earth path too: what is not seated may not carry the fault.
+  hazard: 'explosion',
+  shock: () => true,
   place: 'armour-seated',
   consequence: () => 3,
   run: (context) => [judgeLook(context, 'armour-seated')],

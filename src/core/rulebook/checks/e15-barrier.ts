@@ -1,9 +1,11 @@
-import { sealReason } from '../../hazard/division';
+import { sealReason, type AreaDivision } from '../../hazard/division';
 import { decideBarrier, type BarrierQuestion } from '../../gland/barrier';
+import { withoutHazard } from '../area-words';
 import { barrierFactsOf } from '../barrier-facts';
 import { classified } from '../classified';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
-import { isFlameproof, kindOf, type Context } from '../dossier';
+import { conceptsHere } from '../compartment';
+import { isDustProof, isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
 
 /** A barrier where the selection rule of the site's school, or the seal rules of a division site, ask for one. */
@@ -17,23 +19,33 @@ export const e15: Check = {
   run(context) {
     const { site, area, enclosure } = context;
     const where = classified(site, area);
-    if (where.is === 'unclassified') return [notApplicable('area.unclassified', { area: area.name })];
-    if (where.is === 'missing') return [unread('area.no-zone', { area: area.name }, 'settle.area')];
-    const fitted = kindOf(context).pot !== 'none';
-    if (site.scheme === 'divisions') return [bySealRules(context, fitted)];
+    const none = withoutHazard(where, area);
+    if (none || where.is !== 'classified') return [none!];
+    // A mineral-insulated end is sealed by its own termination.
+    const { pot, mineral } = kindOf(context);
+    const fitted = pot !== 'none' || (mineral && where.division !== null);
+    if (where.division) return [bySealRules(context, where.division, fitted)];
     if (enclosure.concepts.length === 0) {
-      return [unread('e06.enclosure-unmarked', { enclosure: enclosure.tag }, 'settle.enclosure')];
+      return [
+        unread('e06.enclosure-unmarked', { enclosure: enclosure.tag, against: 'gas' }, 'settle.enclosure'),
+      ];
     }
     if (!isFlameproof(context)) {
       return [notApplicable('e15.not-flameproof', { concepts: enclosure.concepts.join(', ') })];
+    }
+    const here = conceptsHere(context, false);
+    if (here.is === 'open') {
+      const facts = { enclosure: enclosure.tag, concepts: here.concepts.join(', '), against: 'gas' };
+      return [unread('e06.compartment', facts, 'settle.compartment')];
     }
     return [byPath(context, fitted)];
   },
 };
 
-function bySealRules(context: Context, fitted: boolean): Aspect {
-  const { area, enclosure } = context;
-  const { division } = area.division!;
+function bySealRules(context: Context, area: AreaDivision, fitted: boolean): Aspect {
+  const { enclosure } = context;
+  const { division } = area;
+  if (area.class === 'II') return byDustRules(context);
   const reason = sealReason({
     wiring: 'cable',
     division,
@@ -46,6 +58,15 @@ function bySealRules(context: Context, fitted: boolean): Aspect {
   const facts = { division, reason: reason ?? 'none', tag: enclosure.tag };
   if (reason === null) return conforms('e15.no-seal-asked', facts);
   return fitted ? conforms('e15.seal-fitted', facts) : fails('e15.seal-missing', facts);
+}
+
+/** Dust asks for no seal round conductors; a raceway between unlike enclosures asks for one means of 502.15. */
+function byDustRules({ entry, enclosure }: Context): Aspect {
+  const facts = { tag: enclosure.tag, means: entry.raceway?.means ?? null };
+  if (!entry.raceway) return notApplicable('e15.no-raceway', facts);
+  if (!isDustProof({ entry, enclosure })) return conforms('e15.raceway-not-asked', facts);
+  if (entry.raceway.means === null) return unread('e15.raceway-unknown', facts, 'settle.raceway');
+  return entry.raceway.means === 'none' ? fails('e15.raceway-open', facts) : conforms('e15.raceway', facts);
 }
 
 function byPath(context: Context, fitted: boolean): Aspect {

@@ -1,7 +1,8 @@
-import { conforms, fails, unread, type Check } from '../check';
+import { blank, conforms, fails, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
-import { judgeLook } from '../look';
+import { answerTo, judgeLook } from '../look';
+import { breathingOf } from '../breathing-record';
 
 /** The cable's kind suits the gland, and nothing travels inside it to another area. */
 export const e16: Check = {
@@ -17,7 +18,13 @@ export const e16: Check = {
     if (!cable) return [unread('cable.none', {}, 'settle.cable'), look];
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size'), look];
-    const aspects = [...insulation(context), ...armour(context), ...coldFlow(context), ...filling(context)];
+    const aspects = [
+      ...elsewhere(context),
+      ...insulation(context),
+      ...armour(context),
+      ...coldFlow(context),
+      ...filling(context),
+    ];
     if (aspects.length === 0) {
       aspects.push(conforms('e16.suits', { cable: cable.tag, shape: cable.shape, lengthM: cable.lengthM }));
     }
@@ -25,11 +32,25 @@ export const e16: Check = {
   },
 };
 
+/** "Both ends in one area" cannot be where the dossier ends the same cable in another one. */
+function elsewhere(context: Context): Aspect[] {
+  if (answerTo(context, 'inside-cable') !== 'same-area') return [];
+  const end = context.otherEnds.find(({ area }) => area !== context.area.id);
+  if (!end) return [];
+  const facts = { cable: context.cable!.tag, tag: end.tag, label: end.label };
+  return [unread('e16.other-area', facts, 'settle.inside-cable')];
+}
+
 /** A mineral-insulated end drinks moisture in any other gland, and its pot takes no other cable. */
 function insulation(context: Context): Aspect[] {
   const { title: kind, mineral } = kindOf(context);
-  const { tag: cable, mineral: of } = context.cable!;
-  if (mineral && !of) return [fails('e16.not-mineral', { cable, kind })];
+  const { tag: cable, mineral: of, cores, armour: wires } = context.cable!;
+  if (mineral && !of) {
+    // Of a record without any build-up nobody knows what it is of.
+    if (cores.length === 0 && wires === null)
+      return [blank('whether it is mineral insulated', cable, 'settle.cable')];
+    return [fails('e16.not-mineral', { cable, kind })];
+  }
   return !mineral && of ? [fails('e16.mineral', { cable, kind })] : [];
 }
 
@@ -37,6 +58,10 @@ function insulation(context: Context): Aspect[] {
 function armour(context: Context): Aspect[] {
   const { cable } = context;
   if (kindOf(context).armour !== 'none') return [];
+  if (cable!.armour && cable!.unarmoured) {
+    const facts = { cable: cable!.tag, ...cable!.unarmoured, type: cable!.armour.type };
+    return [unread('cable.armour-twice', facts, 'settle.cable')];
+  }
   if (cable!.armour) {
     const { type, sizeMm } = cable!.armour;
     return [fails('e16.armoured', { cable: cable!.tag, type, sizeMm, kind: kindOf(context).title })];
@@ -48,23 +73,27 @@ function armour(context: Context): Aspect[] {
 /** A sheath that flows cold slackens a seal that squeezes it. */
 function coldFlow(context: Context): Aspect[] {
   const { cable, size } = context;
-  if (!cable!.coldFlow) return [];
+  if (cable!.coldFlow === false) return [];
   const seals = [
     { part: 'outer seal', seal: size!.outer, sheathMm: cable!.outerMm },
     ...(size!.inner ? [{ part: 'inner seal', seal: size!.inner, sheathMm: cable!.innerMm }] : []),
   ];
   return seals.flatMap(({ part, seal, sheathMm }) => {
-    const [lowMm, highMm] = seal.rangeMm;
-    return seal.coldFlow
-      ? []
-      : [fails('e16.cold-flow', { cable: cable!.tag, part, sheathMm, lowMm, highMm })];
+    if (seal.coldFlow === true) return [];
+    if (cable!.coldFlow === null) return [blank('whether the sheath flows cold', cable!.tag, 'settle.cable')];
+    if (seal.coldFlow === null)
+      return [blank(`whether the ${part} is marked for sheaths that flow cold`, size!.size, 'settle.sheet')];
+    const [lowMm, highMm] = seal.rangeMm ?? [null, null];
+    return [fails('e16.cold-flow', { cable: cable!.tag, part, sheathMm, lowMm, highMm })];
   });
 }
 
 /** An enclosure of restricted breathing asks for a cable that does not breathe. */
 function filling({ enclosure, cable, entry }: Context): Aspect[] {
   if (!enclosure.concepts.includes('nR') || kindOf({ entry }).pot !== 'none') return [];
-  if (cable!.filling === 'filled' || cable!.breathing?.passed) return [];
+  const breathing = breathingOf(cable!);
+  if (breathing === 'contradictory') return [unread('e16.breathing-contradicts', { cable: cable!.tag, halfTimeS: cable!.breathing!.halfTimeS }, 'settle.filling')]; // prettier-ignore
+  if (cable!.filling === 'filled' || breathing === 'passed') return [];
   const facts = { cable: cable!.tag, halfTimeS: cable!.breathing?.halfTimeS ?? null };
   if (cable!.breathing) return [fails('e16.breathes', facts)];
   return cable!.filling === null

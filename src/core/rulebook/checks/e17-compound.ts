@@ -5,7 +5,7 @@ import { conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
 import { kindOf } from '../dossier';
 import type { Aspect } from '../finding';
-import { judgePours } from '../judge-pour';
+import { clocksOf, judgePours } from '../judge-pour';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';
@@ -21,7 +21,7 @@ export const e17: Check = {
   run(context) {
     const spigot = kindOf(context).looks.some(({ id }) => id === 'spigot-held');
     return [
-      judgeLook(context, 'compound-face'),
+      ...face(context),
       ...judgePours(context, 'compound'),
       ...share(context),
       ...reach(context),
@@ -30,6 +30,31 @@ export const e17: Check = {
     ];
   },
 };
+
+/**
+ * The face as it was looked at: a look before the cure proves nothing, and voids that were mended are a pour of
+ * their own.
+ */
+function face(context: Context): Aspect[] {
+  const look = judgeLook(context, 'compound-face');
+  const given = context.looks.get('compound-face');
+  const { pours, certificate } = context;
+  const compound = certificate?.sheet.compound;
+  if (!given || look.outcome !== 'conforms' || !compound) return [look];
+  const newest = pours[pours.length - 1];
+  const lookAt = newest ? (clocksOf(compound, newest)?.lookAt ?? null) : null;
+  // A mending is packed after the look that found its voids.
+  const mended = given.answer === 'mended';
+  const mending = mended && pours.length > 1;
+  const first = mending ? (clocksOf(compound, pours[0]!)?.lookAt ?? null) : lookAt;
+  const aspects = [look];
+  if (first !== null && Date.parse(given.at) < Date.parse(first)) {
+    aspects.push(unread('e17.look-early', { lookAt: first, at: given.at }, 'settle.look-after-cure'));
+  }
+  if (mended && !mending)
+    aspects.push(unread('e17.mended-unrecorded', { name: compound.name }, 'settle.pour'));
+  return aspects;
+}
 
 /** The share of the pot that the cores leave to the compound, and along what length. */
 function share({ size, cable, site }: Context): Aspect[] {

@@ -1,11 +1,12 @@
-import { backNutState } from '../back-nut-state';
+import { isSoft } from '../../measuring/soft';
 import { conforms, fails, marginal, notApplicable, unread, type Check } from '../check';
 import { SLACK } from '../../quantity/compare';
-import { groupsOf, singleUncertainty, type ReadingGroup } from '../dossier';
+import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect, Facts } from '../finding';
-import type { GapScale } from '../gap-scale';
-import { faultOfGroup } from '../judge-value';
+import { gapScales, type GapScale } from '../gap-scale';
+import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { passedOver } from '../passed-over';
+import { countedGroups } from '../readings';
 
 /** The gap under the back nut against the scale that follows from the cable's diameter. */
 export const e19: Check = {
@@ -26,27 +27,37 @@ export const e19: Check = {
       if (school === undefined || school === 'gap') return [unread('e19.no-rubber', facts, 'settle.sheet')];
       return [notApplicable('e19.no-scale', facts)];
     }
-    const state = backNutState(context);
-    if (state.is === 'unmeasured') return [unread('e19.no-cable', {}, 'settle.take-three')];
-    if (state.is === 'impossible')
-      return [fails('e19.impossible', { cableMm: state.cableMm, why: state.why })];
+    const found = gapScales(context);
+    if (found.is === 'unmeasured') {
+      const none = unread('e19.no-cable', {}, 'settle.take-three');
+      return [passedOver(context, 'back-nut-gap') ?? none];
+    }
+    if (found.is === 'disagree') return [unread('e19.cable-disagrees', {}, 'settle.measure-again')];
+    if (found.is === 'impossible')
+      return [fails('e19.impossible', { cableMm: found.cableMm, why: found.why })];
     const { indentPct: sheetPct, turns } = size.backNut;
-    const allowedPct = context.cable?.coldFlow ? sheetPct / 2 : sheetPct;
-    const scale: Scale = { of: state.scale, turns, allowedPct };
-    const { nut } = state.scale;
-    if (nut.bottoms) return [fails('e19.bottoms', factsOf(scale, 0, 0), nut.gapMm)];
-    const groups = groupsOf(context, 'back-nut-gap');
-    const aspects =
-      groups.length === 0
-        ? [
-            passedOver(context, 'back-nut-gap') ??
-              unread('e19.not-measured', factsOf(scale, 0, 0), 'settle.gap'),
-          ]
-        : groups.map((group) => judgeGap(group, scale));
-    if (nut.indentPct > scale.allowedPct + SLACK) aspects.push(fails('e19.indent', factsOf(scale, 0, 0)));
-    return aspects;
+    const allowedPct = isSoft(context.cable) ? sheetPct / 2 : sheetPct;
+    return found.scales.flatMap((of) => judgeScale(context, { of, turns, allowedPct }));
   },
 };
+
+/** Every gap that was read, against the scale of one diameter of the cable. */
+function judgeScale(context: Context, scale: Scale): Aspect[] {
+  const { nut } = scale.of;
+  if (nut.bottoms) return [fails('e19.bottoms', factsOf(scale, 0, 0), nut.gapMm)];
+  const groups = groupsOf(context, 'back-nut-gap');
+  const aspects: Aspect[] = [];
+  if (groups.length === 0) {
+    const none = unread('e19.not-measured', factsOf(scale, 0, 0), 'settle.gap');
+    aspects.push(passedOver(context, 'back-nut-gap') ?? none);
+  } else {
+    const kept = countedGroups(groups, (group) => weighValue(group));
+    if (!kept) aspects.push(valuesDisagree('Back-nut gap', 'mm', groups));
+    for (const group of kept ?? []) aspects.push(judgeGap(group, scale));
+  }
+  if (nut.indentPct > scale.allowedPct + SLACK) aspects.push(fails('e19.indent', factsOf(scale, 0, 0)));
+  return aspects;
+}
 
 interface Scale {
   of: GapScale;
@@ -73,9 +84,11 @@ const factsOf = (
 function judgeGap(group: ReadingGroup, scale: Scale): Aspect {
   const fault = faultOfGroup('Back-nut gap', group);
   if (fault) return fault;
-  // The narrowest place is what was asked for.
-  let foundMm = Infinity;
-  for (const { value } of group.readings) if (value < foundMm) foundMm = value;
+  // Of several readings the one that is furthest off speaks.
+  const right = scale.of.nut.gapMm;
+  const foundMm = group.readings
+    .map(({ value }) => value)
+    .reduce((far, value) => (Math.abs(value - right) > Math.abs(far - right) ? value : far));
   const uncertaintyMm = singleUncertainty(group.instrument);
   const offMm = foundMm - scale.of.nut.gapMm;
   const facts = factsOf(scale, foundMm, uncertaintyMm);

@@ -1,6 +1,9 @@
-import { conforms, fails, unread, type Check } from '../check';
+import { below } from '../../quantity/compare';
+import { blank, conforms, fails, unread, type Check } from '../check';
+import type { Context } from '../dossier';
+import type { Aspect } from '../finding';
 import { answerTo, judgeLook } from '../look';
-import { washerReasons } from '../washer';
+import { sealsItself, washerReasons } from '../washer';
 
 /** A sealing washer where the sheet, a thin wall, a clearance hole or a rating above IP54 asks for one. */
 export const e22: Check = {
@@ -17,14 +20,44 @@ export const e22: Check = {
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size'), look];
     const asked = washerReasons(context);
+    const { washerMm } = entry;
+    if (answer === 'none' && washerMm !== null && washerMm > 0) {
+      return [unread('e22.contradiction', { washerMm, thread: size.thread }, 'settle.washer')];
+    }
     if (answer === 'none' && asked.length > 0) {
       return [fails('e22.missing', { reasons: asked.join('; '), thread: size.thread })];
     }
-    if (answer === 'fitted' && entry.washerMm === 0) {
+    if (answer === 'o-ring') return [oRing(context, look)];
+    const unknown = unknownNeed(context);
+    if (unknown && answer === 'none') return [unknown];
+    if (answer === 'fitted' && !washerMm) {
       return [unread('e22.thickness', { thread: size.thread }, 'settle.washer')];
     }
+    if (answer === 'fitted' && size.washerMm === null) return [blank('the washer that the sheet asks for', size.size, 'settle.sheet')]; // prettier-ignore
+    if (answer === 'fitted' && below(washerMm!, size.washerMm!)) {
+      return [fails('e22.thin', { washerMm, askedMm: size.washerMm, thread: size.thread })];
+    }
     if (look.outcome !== 'conforms') return [look];
-    const facts = { washerMm: entry.washerMm, reasons: asked.join('; ') };
+    const facts = { washerMm, reasons: asked.join('; ') };
     return [conforms(asked.length > 0 ? 'e22.fitted' : 'e22.none-asked', facts)];
   },
 };
+
+/** What has to be known before "none" can be sound; null where it is. */
+function unknownNeed({ size, entry, enclosure, area }: Context): Aspect | null {
+  if (entry.hole.form === null) return blank('whether the hole is threaded', `entry ${entry.label}`, 'settle.hole'); // prettier-ignore
+  if (size!.washerMm === null) return blank('the washer that the sheet asks for', size!.size, 'settle.sheet');
+  if (sealsItself(size!, entry)) return null;
+  if (enclosure.wallMm === null) return blank('the wall thickness', enclosure.tag, 'settle.enclosure');
+  if (enclosure.ingress === null && !enclosure.derating) return blank('the ingress rating', enclosure.tag, 'settle.enclosure'); // prettier-ignore
+  return area.ingressNeed === null ? blank('the ingress asked for', area.name, 'settle.area') : null;
+}
+
+/** An O-ring counts where the certificate has one. */
+function oRing({ certificate }: Context, look: Aspect): Aspect {
+  const facts = { certificate: certificate!.number };
+  if (certificate!.oRing === true) return look.outcome === 'conforms' ? conforms('e22.o-ring', facts) : look;
+  return certificate!.oRing === false
+    ? fails('e22.no-o-ring', facts)
+    : unread('e22.o-ring-unknown', facts, 'settle.certificate');
+}

@@ -1,10 +1,13 @@
-import { atMost } from '../../quantity/compare';
-import { conforms, fails, marginal, unread, type Check } from '../check';
+import { unread, type Check } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../finding';
+import { judgeEarth } from '../judge-earth';
+import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
+import { parallelPath } from '../parallel-path';
 import { passedOver } from '../passed-over';
+import { countedGroups } from '../readings';
 
-/** Resistance of the bond against the site's limit and against what the sheet predicts. */
+/** Resistance of the bond across the joint against the site's limit; across a joint alone nothing is predicted. */
 export const e23b: Check = {
   id: 'E-23b',
   title: 'Bond resistance',
@@ -20,28 +23,24 @@ export const e23b: Check = {
       const none = unread('e23b.not-measured', { limitOhm: site.bondLimitOhm, expectedOhm }, 'settle.bond');
       return [passedOver(context, 'bond') ?? none];
     }
-    return groups.map((group) => judgeBond(context, group, expectedOhm));
+    const kept = countedGroups(groups, (group) => weighValue(group));
+    if (!kept) return [valuesDisagree('Bond resistance', 'Ω', groups)];
+    return kept.map((group) => judgeBond(context, group, expectedOhm));
   },
 };
 
-function judgeBond({ site, looks }: Context, group: ReadingGroup, expectedOhm: number | null): Aspect {
-  const { tag, calibratedUntil } = group.instrument;
-  if (group.fault) {
-    const facts = { part: 'Bond resistance', instrument: tag, until: calibratedUntil };
-    return unread(`measured.${group.fault}`, facts, 'settle.other-instrument');
-  }
-  const ohm = Math.max(...group.readings.map(({ value }) => value));
-  const uncertaintyOhm = singleUncertainty(group.instrument);
-  const limitOhm = site.bondLimitOhm;
-  const facts = { ohm, uncertaintyOhm, limitOhm, expectedOhm, factor: site.bondPredictionFactor };
-  if (!atMost(ohm, limitOhm)) return fails('e23b.over', facts);
-  if (expectedOhm !== null && !atMost(ohm - uncertaintyOhm, expectedOhm * site.bondPredictionFactor)) {
-    return fails('e23b.far', facts);
-  }
-  // A parallel path hides a bad joint behind a low value.
-  const path = looks.get('bond-path')?.answer;
-  if (path === undefined) return unread('e23b.path-unknown', facts, 'settle.bond-path');
-  if (path !== 'yes') return unread('e23b.parallel', facts, 'settle.bond');
-  if (!atMost(ohm + uncertaintyOhm, limitOhm)) return marginal('e23b.close', facts, 'settle.bond-finer');
-  return conforms('e23b.low', facts);
+function judgeBond(context: Context, group: ReadingGroup, expectedOhm: number | null): Aspect {
+  const fault = faultOfGroup('Bond resistance', group);
+  if (fault) return fault;
+  const reading = {
+    ohm: Math.max(...group.readings.map(({ value }) => value)),
+    uncertaintyOhm: singleUncertainty(group.instrument),
+  };
+  return judgeEarth(context, reading, {
+    limitOhm: context.site.bondLimitOhm,
+    predictedOhm: null,
+    parallel: parallelPath(context),
+    facts: { expectedOhm },
+    key: 'e23b',
+  });
 }

@@ -1,6 +1,8 @@
-import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../finding';
+import { isLater } from '../../record/calibration';
+import { carries } from '../marks';
 
 /** Every special condition of the certificate is met, with evidence: a note or a photo. */
 export const e25: Check = {
@@ -14,18 +16,20 @@ export const e25: Check = {
     const { certificate } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     const { number, specialConditions } = certificate;
+    if (specialConditions === null) return [blank('the special conditions', number, 'settle.certificate')];
     if (specialConditions.length > 0) return specialConditions.map((text, i) => tick(context, i + 1, text));
     // The X of a certificate says that there are some.
-    return number.endsWith('X')
+    return carries(number, 'X')
       ? [unread('e25.not-listed', { certificate: number }, 'settle.certificate')]
       : [notApplicable('e25.none', { certificate: number })];
   },
 };
 
-function tick({ looks }: Context, number: number, text: string): Aspect {
+function tick({ looks, at }: Context, number: number, text: string): Aspect {
   const given = looks.get(`condition-${number}`);
   const facts = { number, text, by: given?.by ?? '', note: given?.note ?? '' };
   if (!given) return unread('e25.open', facts, 'settle.condition');
+  if (isLater(given.at, at)) return unread('look.future', { title: `Special condition ${number}`, at: given.at }, 'settle.clock'); // prettier-ignore
   if (given.answer !== 'met') return fails('e25.not-met', facts);
   if (given.note.trim() === '' && given.photo === null)
     return unread('e25.no-evidence', facts, 'settle.evidence');

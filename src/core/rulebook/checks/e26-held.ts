@@ -2,8 +2,8 @@ import { asksFor } from '../grades';
 import { LEAST_BEND } from '../../mineral/link';
 import { metalSheathMm } from '../../mineral/sheath';
 import { below } from '../../quantity/compare';
-import { fails, unread, type Check } from '../check';
-import type { Context } from '../dossier';
+import { blank, fails, unread, type Check } from '../check';
+import { groupsOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
@@ -22,8 +22,11 @@ export const e26: Check = {
     const { certificate, grade } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
     const bends = tightBends(context);
+    if (certificate.reducedRetention === null && asksFor(grade, 'close'))
+      return [...bends, blank('whether the gland holds the cable by itself', certificate.number, 'settle.certificate'), look]; // prettier-ignore
     // The distance asks for a rule, which a look from below does not have.
-    if (!certificate.reducedRetention || !asksFor(grade, 'close')) return [...bends, look];
+    const measured = groupsOf(context, 'support-distance').length > 0;
+    if (!certificate.reducedRetention || (!measured && !asksFor(grade, 'close'))) return [...bends, look];
     const distance = judgeValues(context, valueTaskOf(context, 'support-distance')!);
     return [...bends, ...distance, look];
   },
@@ -32,8 +35,11 @@ export const e26: Check = {
 /** Bends of a link that its sheath does not bear. */
 function tightBends({ cable }: Context): Aspect[] {
   const bends = cable?.mineral?.link?.bends ?? [];
-  const leastMm = LEAST_BEND * (cable ? metalSheathMm(cable) : 0);
+  if (!cable || bends.length === 0) return [];
+  const sheathMm = metalSheathMm(cable);
+  if (sheathMm === null) return [blank('the overall diameter', cable.tag, 'settle.cable')];
+  const leastMm = LEAST_BEND * sheathMm;
   return bends
     .filter(({ radiusMm }) => below(radiusMm, leastMm))
-    .map(({ radiusMm }) => fails('e26.bend', { radiusMm, leastMm, sheathMm: metalSheathMm(cable!) }));
+    .map(({ radiusMm }) => fails('e26.bend', { radiusMm, leastMm, sheathMm }));
 }

@@ -2,9 +2,11 @@ import { agreement } from '../../measuring/agreement';
 import { metalSheathMm } from '../../mineral/sheath';
 import { atMost } from '../../quantity/compare';
 import type { Diameter } from '../../measuring/diameter';
-import { conforms, fails, unread, type Check } from '../check';
-import { diameterOf, groupsOf, type Context } from '../dossier';
+import { isSoft } from '../../measuring/soft';
+import { blank, conforms, fails, unread, type Check } from '../check';
+import { diameterOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
+import { countedDiameters } from '../judge-fit';
 import { judgeLook } from '../look';
 
 /** The cable as measured is the cable of the record; unused cores are terminated. */
@@ -19,26 +21,45 @@ export const e27: Check = {
     const { cable } = context;
     const look = judgeLook(context, 'unused-cores');
     if (!cable) return [unread('cable.none', {}, 'settle.cable'), look];
-    const outer = bestDiameter(context, 'outer-sheath');
-    if (!outer) return [unread('e27.not-measured', { cable: cable.tag }, 'settle.take-three'), look];
-    const inner = bestDiameter(context, 'inner-sheath');
-    const aspects = [overall(context, outer)];
-    if (inner && cable.armour) {
-      const record = {
-        armourMm: cable.armour.sizeMm,
-        sheathMm: cable.sheathMm,
-        toleranceMm: cable.toleranceMm,
-      };
-      const { agrees, ...numbers } = agreement(outer, inner, record);
-      const facts = { cable: cable.tag, ...numbers };
-      aspects.push(agrees ? conforms('e27.layers-agree', facts) : fails('e27.layers-differ', facts));
+    const outer = diametersAt(context, 'outer-sheath');
+    const inner = diametersAt(context, 'inner-sheath');
+    const ends = tooManyEnds(context);
+    if (!outer || !inner)
+      return [unread('e27.disagree', { cable: cable.tag }, 'settle.measure-again'), ...ends, look];
+    if (outer.length === 0)
+      return [unread('e27.not-measured', { cable: cable.tag }, 'settle.take-three'), ...ends, look];
+    const aspects = outer.map((one) => overall(context, one));
+    if (cable.armour) {
+      const armourMm = cable.armour.sizeMm;
+      const { sheathMm, toleranceMm } = cable;
+      if (armourMm === null || sheathMm === null || toleranceMm === null) {
+        aspects.push(blank('armour size, sheath thickness or their tolerance', cable.tag, 'settle.cable'));
+        return [...aspects, ...ends, look];
+      }
+      const record = { armourMm, sheathMm, toleranceMm };
+      for (const a of outer) {
+        for (const b of inner) {
+          const { agrees, ...numbers } = agreement(a, b, record);
+          const facts = { cable: cable.tag, ...numbers };
+          aspects.push(agrees ? conforms('e27.layers-agree', facts) : fails('e27.layers-differ', facts));
+        }
+      }
     }
-    return [...aspects, look];
+    return [...aspects, ...ends, look];
   },
 };
 
+/** A cable has two ends: one that stands in more entries is recorded wrongly somewhere. */
+function tooManyEnds({ otherEnds, cable }: Context): Aspect[] {
+  if (otherEnds.length < 2) return [];
+  const places = otherEnds.map(({ tag, label }) => `${tag} ${label}`).join(', ');
+  return [unread('e27.ends', { cable: cable!.tag, places }, 'settle.cable')];
+}
+
 function overall({ cable }: Context, outer: Diameter): Aspect {
   const recordMm = metalSheathMm(cable!);
+  if (recordMm === null || cable!.toleranceMm === null)
+    return blank('the overall diameter or its tolerance', cable!.tag, 'settle.cable');
   const differenceMm = outer.meanMm - recordMm;
   const allowedMm = outer.expandedUncertaintyMm + cable!.toleranceMm;
   const facts = {
@@ -54,12 +75,9 @@ function overall({ cable }: Context, outer: Diameter): Aspect {
     : fails('e27.overall-differs', facts);
 }
 
-/** The diameter from most readings; null when the place has none that count. */
-function bestDiameter(context: Context, place: string): Diameter | null {
-  let best = null;
-  for (const group of groupsOf(context, place)) {
-    if (group.fault) continue;
-    if (!best || group.readings.length > best.readings.length) best = group;
-  }
-  return best && diameterOf(context, best, context.cable?.coldFlow ?? false);
+/** The diameters of a place that count; null where they contradict each other. */
+function diametersAt(context: Context, place: string): Diameter[] | null {
+  const soft = isSoft(context.cable);
+  const kept = countedDiameters(context, place, soft);
+  return kept && kept.filter(({ fault }) => !fault).map((group) => diameterOf(context, group, soft));
 }

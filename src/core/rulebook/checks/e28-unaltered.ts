@@ -14,6 +14,9 @@ export const e28: Check = {
     if (answerTo(context, 'unaltered') === 'first' && lastSealed !== null) {
       return [unread('e28.there-is-one', { lastSealed }, 'settle.unaltered')];
     }
+    if (answerTo(context, 'unaltered') === 'same' && lastSealed === null) {
+      return [unread('e28.there-is-none', {}, 'settle.unaltered')];
+    }
     return [judgeLook(context, 'unaltered')];
   },
 };

@@ -1,5 +1,5 @@
 import { coreCount } from '../asked';
-import { fails, notApplicable, unread, type Check } from '../check';
+import { blank, fails, notApplicable, unread, type Check } from '../check';
 import { judgeLook } from '../look';
 
 /** One phase conductor alone: no ferrous ring closes round it, and the sheath is bonded as designed. */
@@ -13,9 +13,12 @@ export const e31: Check = {
   run(context) {
     const { cable } = context;
     const cores = coreCount(context);
-    if (!cable || cores === null) return [unread('cable.none', {}, 'settle.cable')];
+    if (!cable) return [unread('cable.none', {}, 'settle.cable')];
+    if (cores === null) return [blank('the cores', cable.tag, 'settle.cable')];
     if (cores > 1) return [notApplicable('e31.several', { cable: cable.tag, cores })];
     const look = judgeLook(context, 'single-core');
+    if (cable.armour?.material === null)
+      return [blank('the material of the armour', cable.tag, 'settle.cable'), look];
     if (cable.armour?.material !== 'steel') return [look];
     const { type, sizeMm } = cable.armour;
     return [fails('e31.steel', { cable: cable.tag, type, sizeMm }), look];

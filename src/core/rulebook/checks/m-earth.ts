@@ -1,22 +1,24 @@
 import { pathResistance } from '../../earth/path';
-import { atMost, below } from '../../quantity/compare';
-import { conforms, fails, marginal, unread, type Check } from '../check';
+import { blank, unread, type Check } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../finding';
-import { faultOfGroup } from '../judge-value';
+import { judgeEarth } from '../judge-earth';
+import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
+import { parallelPath } from '../parallel-path';
 import { passedOver } from '../passed-over';
+import { countedGroups } from '../readings';
 import { noCable } from './m-insulation';
 
-/** A reading under this share of the prediction went another way than along the sheath. */
-const PARALLEL_SHARE = 1 / 2;
+/** Temperature for which the sheath is predicted, °C. */
 const AT_C = 20;
 
-/** The copper sheath is the earth conductor: measured from end to end against what area and length predict. */
+/** The copper sheath is the earth conductor: measured from end to end against its limit and what area and length predict. */
 export const m07: Check = {
   id: 'M-07',
   title: 'Sheath as earth conductor',
   grade: 'detailed',
-  hazard: 'shock',
+  hazard: 'explosion',
+  shock: () => true,
   place: 'sheath-earth',
   consequence: () => 3,
   run(context) {
@@ -25,6 +27,7 @@ export const m07: Check = {
     const { cable } = context;
     const { sheathMm2 } = cable!.mineral!;
     if (sheathMm2 === null) return [unread('m07.area-unknown', { cable: cable!.tag }, 'settle.cable')];
+    if (cable!.lengthM === null) return [blank('the length', cable!.tag, 'settle.cable')];
     const predictedOhm = pathResistance('copper', cable!.lengthM, 1, sheathMm2, AT_C);
     const groups = groupsOf(context, 'sheath-earth');
     if (groups.length === 0) {
@@ -33,26 +36,26 @@ export const m07: Check = {
         passedOver(context, 'sheath-earth') ?? unread('m07.not-measured', facts, 'settle.sheath-earth'),
       ];
     }
-    return groups.map((group) => judgePath(context, group, predictedOhm, sheathMm2));
+    const kept = countedGroups(groups, (group) => weighValue(group));
+    if (!kept) return [valuesDisagree('Sheath resistance', 'Ω', groups)];
+    return kept.map((group) => judgePath(context, group, predictedOhm, sheathMm2));
   },
 };
 
-function judgePath(
-  { site, cable }: Context,
-  group: ReadingGroup,
-  predictedOhm: number,
-  sheathMm2: number,
-): Aspect {
+function judgePath(context: Context, group: ReadingGroup, predictedOhm: number, sheathMm2: number): Aspect {
   const fault = faultOfGroup('Sheath resistance', group);
   if (fault) return fault;
-  const ohm = Math.max(...group.readings.map(({ value }) => value));
-  const uncertaintyOhm = singleUncertainty(group.instrument);
-  const factor = site.bondPredictionFactor;
-  const facts = { ohm, uncertaintyOhm, predictedOhm, factor, lengthM: cable!.lengthM, sheathMm2 };
-  if (below(predictedOhm * factor, ohm - uncertaintyOhm)) return fails('m07.high', facts);
-  if (below(ohm + uncertaintyOhm, predictedOhm * PARALLEL_SHARE))
-    return unread('m07.parallel', facts, 'settle.sheath-earth');
-  if (!atMost(ohm + uncertaintyOhm, predictedOhm * factor))
-    return marginal('m07.close', facts, 'settle.bond-finer');
-  return conforms('m07.agrees', facts);
+  const { cable } = context;
+  const reading = {
+    ohm: Math.max(...group.readings.map(({ value }) => value)),
+    uncertaintyOhm: singleUncertainty(group.instrument),
+  };
+  // That one end was disconnected is said for the bond, which is read with the same connection.
+  return judgeEarth(context, reading, {
+    limitOhm: cable!.mineral!.earthLimitOhm ?? null,
+    predictedOhm,
+    parallel: parallelPath(context),
+    facts: { lengthM: cable!.lengthM, sheathMm2 },
+    key: 'm07',
+  });
 }

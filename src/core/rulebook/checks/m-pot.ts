@@ -1,12 +1,23 @@
-import { worstEntryTemperature, TEMPERATURE_CLASSES } from '../../hazard/temperature';
+import {
+  CLOUD_SHARE,
+  LAYER_DEPTH_MM,
+  LAYER_MARGIN_K,
+  TEMPERATURE_CLASSES,
+  worstEntryTemperature,
+} from '../../hazard/temperature';
 import { atMost } from '../../quantity/compare';
-import { conforms, fails, unread, type Check } from '../check';
+import { isLater } from '../../record/calibration';
+import type { Area } from '../../record/types';
+import { areaOpen } from '../area-words';
+import { blank, conforms, fails, unread, type Check } from '../check';
+import { classified } from '../classified';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { passedOver } from '../passed-over';
 import { valueTaskOf } from '../value-task';
+import { temperaturesOf } from './e04-temperature';
 import { noCable } from './m-insulation';
 
 /** The pot on its mark, the sheath proud in it by what the sheet asks, filled and crimped; a link cut to length. */
@@ -49,6 +60,27 @@ function length(context: Context): Aspect[] {
   return judgeValues(context, task);
 }
 
+/** The sheath against the temperature class of the gas. */
+function underGas({ name, temperatureClass }: Area, sheathC: number): Aspect[] {
+  if (temperatureClass === null) return [unread('m08.no-class', { area: name }, 'settle.area')];
+  const limitC = TEMPERATURE_CLASSES[temperatureClass];
+  return atMost(sheathC, limitC) ? [] : [fails('m08.class', { sheathC, limitC, class: temperatureClass })];
+}
+
+/** The sheath against cloud and layer of the dust (IEC 60079-14:2013, 5.6.3). */
+function underDust({ name, cloudIgnitionC, layerIgnitionC, dustLayerMm }: Area, sheathC: number): Aspect[] {
+  if (cloudIgnitionC === null || layerIgnitionC === null || dustLayerMm === null)
+    return [unread('m08.no-dust', { area: name }, 'settle.area')];
+  const cloudC = cloudIgnitionC * CLOUD_SHARE;
+  const layerC = layerIgnitionC - LAYER_MARGIN_K;
+  const aspects: Aspect[] = [];
+  if (!atMost(sheathC, cloudC)) aspects.push(fails('m08.cloud', { sheathC, limitC: cloudC }));
+  if (!atMost(sheathC, layerC)) aspects.push(fails('m08.layer', { sheathC, limitC: layerC, dustLayerMm }));
+  else if (!atMost(dustLayerMm, LAYER_DEPTH_MM))
+    aspects.push(unread('m08.deep-layer', { area: name, dustLayerMm }, 'settle.layer-curve'));
+  return aspects;
+}
+
 /** Every conductor comes out under its own sleeve. */
 export const m06: Check = {
   id: 'M-06',
@@ -61,6 +93,8 @@ export const m06: Check = {
     const none = noCable(context);
     if (none) return [none];
     const traced = context.mineral!.continuity;
+    if (traced && isLater(traced.at, context.at))
+      return [unread('m06.future', { at: traced.at }, 'settle.clock')];
     if (!traced) {
       return [
         passedOver(context, 'continuity') ??
@@ -105,19 +139,19 @@ export const m08: Check = {
       return [unread('m01.no-pot', { size: size.size, sheet: certificate.sheet.number }, 'settle.sheet')];
     }
     const { maxC } = size.mineral;
-    const { worstC } = worstEntryTemperature(
-      { markedC: enclosure.entryTemperatureC, measured: enclosure.measuredTemperature },
-      area.ambientC[1],
-    );
+    if (!area.ambientC) return [blank('the ambient range', area.name, 'settle.area')];
+    const { worstC } = worstEntryTemperature(temperaturesOf({ enclosure }), area.ambientC[1]);
     const { sheathC } = cable!.mineral!;
     if (sheathC === null) return [unread('m08.sheath-unknown', { cable: cable!.tag }, 'settle.sheath-c')];
     const hottestC = Math.max(worstC, sheathC);
     const aspects: Aspect[] = [];
     if (!atMost(hottestC, maxC))
       aspects.push(fails('m08.pot', { maxC, hottestC, from: sheathC > worstC ? 'sheath' : 'entry' }));
-    const limitC = area.temperatureClass && TEMPERATURE_CLASSES[area.temperatureClass];
-    if (limitC && !atMost(sheathC, limitC)) {
-      aspects.push(fails('m08.class', { sheathC, limitC, class: area.temperatureClass }));
+    const where = classified(context.site, area);
+    const open = areaOpen(where, area.name);
+    if (open) aspects.push(open);
+    for (const { dust } of where.is === 'classified' ? where.hazards : []) {
+      aspects.push(...(dust ? underDust(area, sheathC) : underGas(area, sheathC)));
     }
     return aspects.length > 0 ? aspects : [conforms('m08.suits', { hottestC, maxC, sheathC })];
   },

@@ -1,8 +1,13 @@
-import { atMost } from '../../quantity/compare';
-import { conforms, fails, marginal, unread, type Check } from '../check';
-import type { Aspect } from '../finding';
+import { readingFault } from '../../record/calibration';
+import type { BlockState } from '../../transit/found';
+import { conforms, unread, type Check } from '../check';
+import { singleUncertainty, type Context } from '../dossier';
+import type { Aspect, Facts } from '../finding';
+import { asksFor } from '../grades';
+import { judgeEarth } from '../judge-earth';
 import { judgeLook } from '../look';
-import { noRecord } from './t-blocks';
+import { parallelPath } from '../parallel-path';
+import { noArmourSide, noRecord, openings, packedOf } from './t-blocks';
 
 /** Lubricated, straight, held on both sides. */
 export const t08: Check = {
@@ -20,37 +25,29 @@ export const t09: Check = {
   id: 'T-09',
   title: 'Bonding',
   grade: 'detailed',
-  hazard: 'shock',
+  hazard: 'explosion',
+  shock: () => true,
   place: 'braid',
   consequence: () => 3,
   run(context) {
     const none = noRecord(context);
     if (none) return [none];
-    const { site, certificate } = context;
-    const limitOhm = site.bondLimitOhm;
-    const { expectedBondOhm: expectedOhm } = certificate!.sheet;
-    const aspects: Aspect[] = [];
+    const limitOhm = context.site.bondLimitOhm;
+    const aspects: Aspect[] = openings(context);
     let count = 0;
-    for (const { frame, blocks } of context.transit!.openings) {
-      for (const { block, cable, row } of blocks) {
-        if (block.cable === null || !block.armour) continue;
+    for (const { frame, blocks } of packedOf(context)) {
+      for (const state of blocks) {
+        const { block, cable, row, column, index } = state;
+        if (block.cable === null) continue;
         const facts = {
-          opening: frame.label,
-          row: row + 1,
-          cable: cable?.tag ?? block.cable,
-          limitOhm,
-          expectedOhm,
-        };
-        if (block.bondOhm === null) {
-          aspects.push(unread('t09.unread', facts, 'settle.bond'));
-          continue;
-        }
+          opening: frame.label, row: row + 1, column: column + 1, index: index + 1, cable: cable?.tag ?? block.cable, limitOhm,
+        }; // prettier-ignore
+        if (noArmourSide(context, state))
+          aspects.push(unread('t.no-armour-side', facts, 'settle.armour-side'));
+        if (!block.armour) continue;
         count++;
-        const found = { ...facts, ohm: block.bondOhm, factor: site.bondPredictionFactor };
-        if (!atMost(block.bondOhm, limitOhm)) aspects.push(fails('t09.over', found));
-        else if (!atMost(block.bondOhm, expectedOhm * site.bondPredictionFactor)) {
-          aspects.push(marginal('t09.far', found, 'settle.bond-finer'));
-        }
+        const aspect = judgeBond(context, state, facts);
+        if (aspect.outcome !== 'conforms') aspects.push(aspect);
       }
     }
     const look = judgeLook(context, 'braid');
@@ -58,7 +55,25 @@ export const t09: Check = {
   },
 };
 
-/** The frame is fixed and sealed to the wall. */
+const MEANS = { instruments: ['milliohm-meter'], unit: 'ohm' } as const;
+
+/** One armour's way through the frame to earth: across a joint alone, so the limit judges it. */
+function judgeBond(context: Context, { block }: BlockState, facts: Facts): Aspect {
+  const { bondOhm: ohm, bondInstrument, bondAt } = block;
+  if (ohm === null) return unread('t09.unread', facts, 'settle.bond');
+  const { instruments, at } = context.transit!;
+  const meter = bondInstrument ? (instruments.get(bondInstrument) ?? null) : null;
+  const fault = readingFault({ fault: null, value: ohm, at: bondAt ?? at }, meter, MEANS, null);
+  if (fault || !meter) {
+    const said = { ...facts, instrument: meter?.tag ?? 'An instrument', until: meter?.calibratedUntil ?? '' };
+    return unread(`t.${fault ?? 'no-instrument'}`, said, 'settle.other-instrument');
+  }
+  return judgeEarth(context, { ohm, uncertaintyOhm: singleUncertainty(meter) }, {
+    limitOhm: context.site.bondLimitOhm, predictedOhm: null, parallel: parallelPath(context), facts, key: 't09',
+  }); // prettier-ignore
+}
+
+/** The frame is fixed and sealed to the wall; what cannot be seen from here is asked when it is opened. */
 export const t10: Check = {
   id: 'T-10',
   title: 'Frame in the wall',
@@ -66,5 +81,15 @@ export const t10: Check = {
   hazard: 'explosion',
   place: 'frame-fixed',
   consequence: () => 3,
-  run: (context) => [judgeLook(context, 'frame-fixed')],
+  run(context) {
+    const given = context.looks.get('frame-fixed');
+    if (given?.answer !== 'unseen') return [judgeLook(context, 'frame-fixed')];
+    const facts = { reason: given.note.trim() };
+    if (facts.reason === '') return [unread('t10.unseen-why', facts, 'settle.evidence')];
+    return [
+      asksFor(context.grade, 'detailed')
+        ? unread('t10.unseen', facts, 'settle.open-look')
+        : { ...conforms('t10.unseen', facts), outcome: 'not-applicable' },
+    ];
+  },
 };

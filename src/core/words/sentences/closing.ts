@@ -73,12 +73,29 @@ export const CLOSING: Record<string, Sentence> = {
   'e24.deluge': (f) => `No boot is on the gland, and ${s(f, 'area')} is under deluge.`,
   'e23b.not-measured': (f) =>
     `Bond from armour to wall is not measured; at most ${ohm(n(f, 'limitOhm'))} is allowed${f.expectedOhm === null ? '' : `, ${ohm(n(f, 'expectedOhm'))} is expected`}.`,
+
   'e23b.over': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
-  'e23b.far': (f) =>
-    `${bond(f)} is more than ${figure(n(f, 'factor'), 1)} times the ${ohm(n(f, 'expectedOhm'))} that the sheet predicts.`,
   'e23b.path-unknown': (f) => `${bond(f)} is low, but whether one end was disconnected is not recorded.`,
   'e23b.parallel': (f) => `${bond(f)} is low, but parallel paths remain, so it proves nothing.`,
   'e23b.close': (f) =>
     `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed, nearer than the uncertainty.`,
-  'e23b.low': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
+  'e23b.agrees': (f) =>
+    `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed across the joint, for which nothing is predicted.`,
+  'pour.order': (f) =>
+    `${s(f, 'name')}: mixed ${moment(s(f, 'mixedAt'))}, packed ${moment(s(f, 'packedAt'))}, looked at ${moment(s(f, 'lookedAt'))}: one of the times is wrong.`,
+  'pour.future': (f) => `${s(f, 'name')}: one of its times lies in the future.`,
+  'e17.look-early': (f) =>
+    `The face was looked at on ${moment(s(f, 'at'))}, before the compound was cured at ${moment(s(f, 'lookAt'))}.`,
+  'e17.mended-unrecorded': (f) =>
+    `Voids were mended, and no second pour of ${s(f, 'name')} is recorded: batch, expiry, temperature and times.`,
+  'e19.cable-disagrees': () =>
+    'Readings of the outer sheath contradict each other, so the gap has no place on the scale.',
+  'e22.contradiction': (f) =>
+    `A washer of ${mm(n(f, 'washerMm'))} under ${s(f, 'thread')} is recorded, and the look says that none is fitted.`,
+  'e22.thin': (f) =>
+    `A washer of ${mm(n(f, 'washerMm'))} is fitted under ${s(f, 'thread')}; the sheet asks for ${mm(n(f, 'askedMm'))}.`,
+  'e22.o-ring': (f) => `Certificate ${s(f, 'certificate')} seals by an O-ring, so no washer is asked for.`,
+  'e22.no-o-ring': (f) => `Certificate ${s(f, 'certificate')} has no O-ring, so a washer is asked for.`,
+  'e22.o-ring-unknown': (f) =>
+    `Whether certificate ${s(f, 'certificate')} seals by an O-ring is not recorded.`,
 };

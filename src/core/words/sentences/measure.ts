@@ -1,3 +1,4 @@
+import type { Facts } from '../../rulebook/finding';
 import { count, day, figure, mm, plusMinus } from '../format';
 import {
   n,
@@ -17,8 +18,19 @@ import {
   upper,
   stop,
   lower,
+  moment,
   type Sentence,
 } from './parts';
+
+const source = (f: Facts): string => (f.by === 'geometry' ? ' by the records' : '');
+const length = (f: Facts): string =>
+  f.by === 'geometry' ? mm(n(f, 'engagedMm')) : plusMinus(n(f, 'engagedMm'), n(f, 'uncertaintyMm'));
+const engaged = (f: Facts): string =>
+  `${count(n(f, 'threads'), 'full thread')} engaged ${s(f, 'where')}${source(f)}, ${length(f)}`;
+const needed = (f: Facts): string =>
+  `${n(f, 'requiredThreads')} and ${mm(n(f, 'requiredDepthMm'))} are needed${f.volumeCm3 === null ? '' : ` at ${n(f, 'volumeCm3')} cm³`}`;
+const turned = (f: Facts): string =>
+  `${figure(n(f, 'turns'))} threads of ${s(f, 'thread')} engaged ${s(f, 'where')}${source(f)}`;
 
 /** Sentences about what is measured and looked at: fits, threads, seals, clamps, lengths. */
 export const MEASURE: Record<string, Sentence> = {
@@ -54,22 +66,8 @@ export const MEASURE: Record<string, Sentence> = {
     `The gland stands in a clearance hole for ${s(f, 'thread')} with a locknut: 0 threads engaged in a flameproof wall, 5 are needed.`,
   'e08.taper-form': (f) =>
     `${s(f, 'thread')} is taper; of the taper threads only NPT makes a flameproof joint.`,
-  'e08.not-measured': (f) =>
-    `Threads engaged are not measured; the records give ${mm(n(f, 'expectedMm'))}, ${count(n(f, 'expectedThreads'), 'thread')}.`,
-  'e08.parallel': (f) =>
-    `${count(n(f, 'threads'), 'full thread')} engaged, ${plusMinus(n(f, 'engagedMm'), n(f, 'uncertaintyMm'))}; ${n(f, 'requiredThreads')} and ${mm(n(f, 'requiredDepthMm'))} are needed at ${n(f, 'volumeCm3')} cm³.`,
-  'e08.parallel-short': (f) =>
-    `Only ${count(n(f, 'threads'), 'full thread')} engaged, ${plusMinus(n(f, 'engagedMm'), n(f, 'uncertaintyMm'))}; ${n(f, 'requiredThreads')} and ${mm(n(f, 'requiredDepthMm'))} are needed at ${n(f, 'volumeCm3')} cm³.`,
-  'e08.taper': (f) =>
-    `${figure(n(f, 'turns'))} threads of ${s(f, 'thread')} engaged; 4.5 are needed, wrench-tight.`,
-  'e08.taper-short': (f) =>
-    `Only ${figure(n(f, 'turns'))} threads of ${s(f, 'thread')} engaged; 4.5 are needed, wrench-tight.`,
 
   'fit.no-readings': (f) => `${takes(f)}; nothing has been measured.`,
-  'fit.past-calibration': (f) => `${takes(f)}; ${expired(f)}.`,
-  'fit.outside-span': (f) => `${takes(f)}; ${outside(f)}.`,
-  'measured.past-calibration': (f) => `${s(f, 'part')}: ${expired(f)}.`,
-  'measured.outside-span': (f) => `${s(f, 'part')}: ${outside(f)}.`,
   'fit.undecidable': (f) =>
     `${takes(f)}; ± ${mm(n(f, 'uncertaintyMm'))} is too coarse to decide so narrow a range.`,
   'fit.above': (f) =>
@@ -78,8 +76,6 @@ export const MEASURE: Record<string, Sentence> = {
     `${takes(f)}; it measures down to ${plusMinus(n(f, 'minMm'), n(f, 'uncertaintyMm'))}, ${mm(n(f, 'excessMm'))} too small.`,
   'fit.oval': (f) =>
     `${s(f, 'part')} is certified for round cable up to ${figure(n(f, 'allowedPct'), 1)} % oval; it measures ${figure(n(f, 'ovalityPct'), 1)} % (${mm(n(f, 'minMm'))} to ${mm(n(f, 'maxMm'))}).`,
-  'fit.ovality-hidden': (f) =>
-    `${takes(f)}, found ${seen(f)} by tape; a tape hides whether the cable is round.`,
   'fit.shape': (f) =>
     `${s(f, 'part')}, ${range(f)}, is certified for ${s(f, 'shapes')} cable; this cable is ${s(f, 'shape')}, so no size fits.`,
   'fit.marginal': (f) =>
@@ -94,6 +90,8 @@ export const MEASURE: Record<string, Sentence> = {
     `${takes(f)}; found ${seen(f)}, inside with a probability of ${figure(100 * n(f, 'probability'), 1)} %, 95 % is wanted here.`,
   'fit.inside': (f) => `${takes(f)}; found ${seen(f)}, ${mm(n(f, 'marginMm'))} to the nearer limit.`,
 
+  'e12.no-range': (f) =>
+    `Sheet ${s(f, 'sheet')} does not say what the inner seal of size ${s(f, 'size')} takes.`,
   'e12.no-pot': (f) => `Sheet ${s(f, 'sheet')} gives size ${s(f, 'size')} no pot.`,
   'e12.too-many-cores': (f) =>
     `The pot of ${mm(n(f, 'boreMm'))} takes ${n(f, 'most')} cores at most; the cable has ${n(f, 'cores')}.`,
@@ -143,4 +141,34 @@ export const MEASURE: Record<string, Sentence> = {
   'look.unknown': (f) => `The question "${s(f, 'look')}" does not belong to this kind of entry.`,
   'look.good': (f) => `${s(f, 'title')}: ${lower(s(f, 'said'))}, seen by ${s(f, 'by')}.`,
   'look.bad': (f) => `${s(f, 'title')}: ${lower(s(f, 'said'))}, seen by ${s(f, 'by')}; none is allowed.`,
+
+  'measured.past-calibration': (f) => `${s(f, 'part')}: ${expired(f)}.`,
+  'measured.outside-span': (f) => `${s(f, 'part')}: ${outside(f)}.`,
+  'measured.found-out': (f) =>
+    `${s(f, 'part')}: ${s(f, 'instrument')} was found to have run out at its next calibration; its readings of that time cannot count.`,
+  'measured.wrong-kind': (f) => `${s(f, 'part')}: ${s(f, 'instrument')} cannot measure this place.`,
+  'measured.no-instrument': (f) => `${s(f, 'part')}: read with ${s(f, 'instrument')}.`,
+  'measured.before-round': (f) =>
+    `${s(f, 'part')}: a reading with ${s(f, 'instrument')} is dated before its round began: a clock was wrong.`,
+  'measured.in-future': (f) => `${s(f, 'part')}: a reading with ${s(f, 'instrument')} lies in the future.`,
+  'place.disagree': (f) => `${s(f, 'part')}: readings contradict each other: ${s(f, 'said')}.`,
+  'look.future': (f) => `${s(f, 'title')}: answered at ${moment(s(f, 'at'))}, which is still to come.`,
+  'fit.ovality-unknown': (f) =>
+    `${s(f, 'part')}: the highest ovality that it is certified for is not recorded.`,
+  'fit.ovality-hidden': (f) =>
+    `${takes(f)}, found ${seen(f)} by tape; a tape hides whether the cable is round, and the site's allowance of ${figure(n(f, 'allowancePct'), 1)} % is more than the ${figure(n(f, 'allowedPct'), 1)} % of the sheet.`,
+  'fit.flats-unseen': (f) =>
+    `${takes(f)}, found ${seen(f)} by tape; a tape hides whether the cable is round, and nobody looked for flats.`,
+  'e07.taper-in-clearance': (f) =>
+    `${s(f, 'thread')} is taper: it wedges in a thread, and may not stand in a clearance hole.`,
+  'e08.not-measured': (f) =>
+    `Threads engaged ${s(f, 'where')} are not measured, and the records do not give them either.`,
+  'e08.parallel': (f) => `${engaged(f)}; ${needed(f)}.`,
+  'e08.parallel-short': (f) => `Only ${lower(engaged(f))}; ${needed(f)}.`,
+  'e08.taper': (f) => `${turned(f)}; ${n(f, 'requiredThreads')} are needed, wrench-tight.`,
+  'e08.taper-short': (f) => `Only ${lower(turned(f))}; ${n(f, 'requiredThreads')} are needed, wrench-tight.`,
+  'e08.too-long': (f) =>
+    `Threads engaged ${s(f, 'where')}: ${plusMinus(n(f, 'engagedMm'), n(f, 'uncertaintyMm'))} is measured, and wall and thread allow ${mm(n(f, 'expectedMm'))} by the records: one of the two is wrong.`,
+  'e08.volume': (f) =>
+    `${engaged(f)}: enough for a small compartment only, and the volume of this one is not recorded.`,
 };

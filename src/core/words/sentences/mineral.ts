@@ -1,5 +1,5 @@
 import { day, figure, mm, ohm } from '../format';
-import { degrees, n, s, type Sentence } from './parts';
+import { degrees, moment, n, s, type Sentence } from './parts';
 import type { Facts } from '../../rulebook/finding';
 
 const megohm = (value: number): string => `${figure(value, value < 10 ? 2 : 0)} MΩ`;
@@ -55,12 +55,6 @@ export const MINERAL: Record<string, Sentence> = {
   'm07.area-unknown': (f) =>
     `The copper sheath of cable ${s(f, 'cable')} has no cross-section on record, so nothing is predicted.`,
   'm07.not-measured': (f) => `The sheath is not measured as earth conductor; ${sheath(f)}.`,
-  'm07.high': (f) =>
-    `${path(f)} is more than ${figure(n(f, 'factor'), 1)} times what ${sheath(f).replace(' predict', ' predict,')}: a joint or the sheath is broken.`,
-  'm07.parallel': (f) => `${path(f)} is far less than predicted: ${sheath(f)}; the current took another way.`,
-  'm07.close': (f) =>
-    `${path(f)} lies near the ${figure(n(f, 'factor'), 1)}-fold of the prediction: ${sheath(f)}.`,
-  'm07.agrees': (f) => `${path(f)}; ${sheath(f)}.`,
   'm08.sheath-unknown': (f) =>
     `How hot the sheath of cable ${s(f, 'cable')} gets in service is not recorded.`,
   'm08.pot': (f) =>
@@ -69,4 +63,36 @@ export const MINERAL: Record<string, Sentence> = {
     `The sheath reaches ${degrees(n(f, 'sheathC'))} °C; ${s(f, 'class')} allows ${degrees(n(f, 'limitC'))} °C.`,
   'm08.suits': (f) =>
     `Pot and compound bear ${degrees(n(f, 'maxC'))} °C; at most ${degrees(n(f, 'hottestC'))} °C is met.`,
+
+  'm.unnamed': (f) =>
+    `Cable ${s(f, 'cable')} has ${n(f, 'cores')} cores and ${n(f, 'names')} named conductors: a pair of the unnamed one would never be asked for.`,
+  'm.future': (f) =>
+    `The insulation test ${s(f, 'when')} is dated ${day(s(f, 'at'))}, which is still to come.`,
+  'm02.late': (f) =>
+    `${s(f, 'pairs')} of the test before sealing were read after the pot was filled at ${moment(s(f, 'sealedAt'))}: they say nothing about before.`,
+  'm04.invalid': () =>
+    'One of the tests before and after sealing says nothing, so there is no fall to judge.',
+  'm05.backwards': (f) =>
+    `The pot was filled ${figure(-n(f, 'tookMin'), 0)} min before the readings of the test before sealing: one of the times is wrong.`,
+  'm05.future': (f) => `The pot was filled at ${moment(s(f, 'sealedAt'))}, which is still to come.`,
+  'm06.future': (f) => `The tracing is dated ${day(s(f, 'at'))}, which is still to come.`,
+  'm07.over': (f) =>
+    `${path(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed. ${sheath(f)}: a joint or the sheath is broken.`,
+  'm07.path-unknown': (f) => `${path(f)}, but whether one end was disconnected is not recorded.`,
+  'm07.parallel': (f) => `${path(f)}, but parallel paths remain, so it proves nothing.`,
+  'm07.low': (f) => `${path(f)} is far less than predicted: ${sheath(f)}; the current took another way.`,
+  'm07.far': (f) =>
+    `${path(f)} is more than ${figure(n(f, 'factor'), 1)} times the prediction: ${sheath(f)}; a joint is greasy, painted or slack.`,
+  'm07.close': (f) => `${path(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed, nearer than the uncertainty.`,
+  'm07.agrees': (f) =>
+    `${path(f)}; ${sheath(f)}${f.limitOhm === null ? ', and no limit is set' : `, at most ${ohm(n(f, 'limitOhm'))} is allowed`}.`,
+  'm08.no-class': (f) => `The temperature class of ${s(f, 'area')} is not recorded.`,
+  'm08.no-dust': (f) =>
+    `Ignition temperatures of cloud and layer in ${s(f, 'area')}, and the depth of the layer, are not all recorded.`,
+  'm08.cloud': (f) =>
+    `The sheath reaches ${degrees(n(f, 'sheathC'))} °C; two thirds of the cloud's ignition temperature are ${degrees(n(f, 'limitC'))} °C.`,
+  'm08.layer': (f) =>
+    `The sheath reaches ${degrees(n(f, 'sheathC'))} °C; under the layer's ignition temperature less 75 K, ${degrees(n(f, 'limitC'))} °C are allowed.`,
+  'm08.deep-layer': (f) =>
+    `Dust lies up to ${mm(n(f, 'dustLayerMm'))} deep in ${s(f, 'area')}: above 5 mm the standard's curve decides.`,
 };

@@ -16,7 +16,8 @@ export const signed = (value: number) => `${value < 0 ? '−' : '+'}${mm(Math.ab
 export const FROM: Record<string, string> = {
   measured: 'measured at full load and carried to the highest ambient',
   marked: 'marked on the enclosure',
-  unmarked: 'assumed, nothing is marked',
+  unmarked: 'the bound, nothing is marked',
+  ambient: 'the highest ambient',
 };
 export const from = (f: Facts) => FROM[s(f, 'from')] ?? '';
 export const expired = (f: Facts) =>
@@ -29,6 +30,10 @@ export const SEAL_WORDS: Record<string, string> = {
 };
 export const GAP_WORDS: Record<string, string> = {
   demands: 'whether the enclosure’s certificate asks for a barrier',
+  shape: 'whether the cable is round',
+  'gland-demands': 'whether the gland’s certificate asks for a barrier',
+  breathing: 'which of the breathing test’s figure and mark is right',
+  volume: 'the volume of the compartment',
   indirect: 'whether the entry is indirect',
   cable: 'the cable',
   filling: 'whether the cable is effectively filled',

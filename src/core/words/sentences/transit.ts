@@ -1,6 +1,6 @@
-import { count, figure, mm, ohm } from '../format';
+import { count, day, figure, mm, ohm } from '../format';
 import type { Facts } from '../../rulebook/finding';
-import { n, range, s, type Sentence } from './parts';
+import { n, range, s, stop, type Sentence } from './parts';
 
 const at = (f: Facts) => `opening ${s(f, 'opening')}, row ${s(f, 'row')}`;
 const block = (f: Facts) => `Cable ${s(f, 'cable')} (${at(f)})`;
@@ -12,7 +12,9 @@ const wedge = (f: Facts) =>
   `Opening ${s(f, 'opening')}: the wedge reads ${mm(n(f, 'wedgeMm'))}; ${range(f)} is home`;
 const left = (f: Facts) =>
   `Opening ${s(f, 'opening')}: rows and plates leave ${mm(n(f, 'leftMm'))}; the compression unit needs ${range(f)}`;
-const bond = (f: Facts) => `${block(f)}: ${ohm(n(f, 'ohm'))} from armour to earth`;
+const bond = (f: Facts) =>
+  `${block(f)}: ${ohm(n(f, 'ohm'))} ± ${ohm(n(f, 'uncertaintyOhm'))} from armour to earth`;
+const farSide = (f: Facts) => (f.side === 'far' ? ', far side' : '');
 
 /** Sentences about transits of blocks, and of sleeves and sealant. */
 export const TRANSIT: Record<string, Sentence> = {
@@ -58,9 +60,6 @@ export const TRANSIT: Record<string, Sentence> = {
   't07.none': () => 'No spare block is left: one more cable cannot be taken in.',
   't09.unread': (f) =>
     `${block(f)}: the path from its armour to earth is not measured; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
-  't09.over': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
-  't09.far': (f) =>
-    `${bond(f)}, more than ${figure(n(f, 'factor'), 1)} times the ${ohm(n(f, 'expectedOhm'))} that the sheet predicts.`,
   't09.low': (f) => `${count(n(f, 'count'), 'armour')} measured, each below ${ohm(n(f, 'limitOhm'))}.`,
   's01.fill': (f) =>
     `Opening ${s(f, 'opening')} is filled to ${figure(n(f, 'fillPct'), 1)} %; at most ${figure(n(f, 'mostPct'), 1)} % is allowed.`,
@@ -73,13 +72,55 @@ export const TRANSIT: Record<string, Sentence> = {
     `${s(f, 'cable')} lies ${mm(n(f, 'apartMm'))} from the wall of opening ${s(f, 'opening')}; at least ${mm(n(f, 'leastMm'))} is asked for.`,
   's02.kept': (f) =>
     `Opening ${s(f, 'opening')}: cables at least ${mm(n(f, 'apartMm'))} apart, ${mm(n(f, 'wallMm'))} from the wall.`,
+
+  't.unpacked': (f) => `Opening ${s(f, 'opening')}: how it is packed or plugged is not recorded.`,
+  't.future': (f) => `The packing is dated ${day(s(f, 'at'))}, which is still to come.`,
+  't.twice': (f) =>
+    `Opening ${s(f, 'opening')}: cable ${s(f, 'cable')} lies in two places, and one cable has one bore.`,
+  't.plug-and-cables': (f) => `Opening ${s(f, 'opening')} is recorded as plugged, and with cables.`,
+  't.no-armour-side': (f) =>
+    `${block(f)}: its armour or screen side is not recorded, and nobody confirmed that it has neither.`,
+  't.not-measured': (f) =>
+    `${block(f)}: its diameter ${side(f)}is not measured; its record does not stand in for that.`,
+  't.disagree': (f) => `${block(f)}: readings ${side(f)}contradict each other: ${s(f, 'said')}.`,
+  't.few': (f) =>
+    `${block(f)}: ${side(f)}${mm(n(f, 'meanMm'))} from ${count(n(f, 'readings'), 'reading')}, three are needed.`,
+  't.repeatability': (f) =>
+    `${block(f)}: ${side(f)}${mm(n(f, 'meanMm'))}, but the repeatability of ${s(f, 'instrument')} is not known.`,
+  't.past-calibration': (f) =>
+    `${block(f)}: ${s(f, 'instrument')} was past its calibration date ${s(f, 'until') ? day(s(f, 'until')) : ''} when read.`,
+  't.outside-span': (f) => `${block(f)}: a reading lies outside the span of ${s(f, 'instrument')}.`,
+  't.found-out': (f) =>
+    `${block(f)}: ${s(f, 'instrument')} was found to have run out at its next calibration.`,
+  't.wrong-kind': (f) => `${block(f)}: ${s(f, 'instrument')} cannot measure this.`,
+  't.no-instrument': (f) => `${block(f)}: the instrument of a reading is not on record.`,
+  't01.shape': (f) =>
+    `${block(f)} is ${s(f, 'shape')}; the bores of this system take ${s(f, 'shapes')} cable.`,
+  't02.daylight-unseen': (f) => `${block(f)}: ${side(f)}nobody looked for daylight.`,
+  't05.column': (f) =>
+    `${at(f).replace('opening', 'Opening')}, column ${n(f, 'column')}: ${count(n(f, 'have'), 'block')} in a row of ${mm(n(f, 'heightMm'))}, ${figure(n(f, 'wanted'), 1)} fill it.`,
+  't05.two-sides': () =>
+    'The frame is recorded as closed on two sides, and the look says that its sheet asks for one.',
+  't06.bolts-early': (f) =>
+    `The bolts were checked again sooner than ${n(f, 'relaxH')} h after they were tightened.`,
+  't06.bolts-due': (f) =>
+    `The sheet's ${figure(n(f, 'relaxH'), 0)} h are over since ${day(s(f, 'due'))}: the bolts have not been checked again.`,
+  't09.over': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
+  't09.path-unknown': (f) => `${bond(f)}, but whether one end was disconnected is not recorded.`,
+  't09.parallel': (f) => `${bond(f)}, but parallel paths remain, so it proves nothing.`,
+  't09.close': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed, nearer than the uncertainty.`,
+  't09.agrees': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
+  't10.unseen': (f) => `Frame in the wall: cannot be seen from here: ${stop(s(f, 'reason'))}`,
+  't10.unseen-why': () => 'Frame in the wall: said to be out of sight, without the reason.',
+  's.no-record': (f) => `Cable ${s(f, 'cable')} in opening ${s(f, 'opening')} is not on record.`,
   's03.unread': (f) =>
-    `Opening ${s(f, 'opening')}: the sealant's depth is measured at ${count(n(f, 'count'), 'point')}; three are needed, ${mm(n(f, 'depthMm'))} is asked for.`.replace(
-      "'",
-      '’',
-    ),
+    `Opening ${s(f, 'opening')}${farSide(f)}: the sealant’s depth is measured at ${count(n(f, 'count'), 'point')}; three are needed, ${mm(n(f, 'depthMm'))} is asked for.`,
   's03.shallow': (f) =>
-    `Opening ${s(f, 'opening')}: the sealant is ${mm(n(f, 'leastMm'))} deep at one point; ${mm(n(f, 'depthMm'))} is asked for.`,
+    `Opening ${s(f, 'opening')}${farSide(f)}: the sealant is ${mm(n(f, 'leastMm'))} deep at one point; ${mm(n(f, 'depthMm'))} is asked for.`,
   's03.deep': (f) =>
-    `Opening ${s(f, 'opening')}: at least ${mm(n(f, 'leastMm'))} of sealant at ${count(n(f, 'count'), 'point')}; ${mm(n(f, 'depthMm'))} is asked for.`,
+    `Opening ${s(f, 'opening')}${farSide(f)}: at least ${mm(n(f, 'leastMm'))} of sealant at ${count(n(f, 'count'), 'point')}; ${mm(n(f, 'depthMm'))} is asked for.`,
+  's03.wall': (f) =>
+    `Opening ${s(f, 'opening')}: the wall of ${mm(n(f, 'wallDepthMm'))} is shallower than ${mm(n(f, 'depthMm'))} of sealant on ${count(n(f, 'sides'), 'side')}.`,
+  's03.sleeves': (f) =>
+    `Opening ${s(f, 'opening')}: sleeves and sealant need ${mm(n(f, 'neededMm'))}, the wall is ${mm(n(f, 'wallDepthMm'))} deep; to which length the sleeves were cut is not recorded.`,
 };

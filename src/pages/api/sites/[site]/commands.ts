@@ -9,5 +9,6 @@ export const GET = endpoint((call) => {
   if (!Number.isInteger(after) || after < 0) {
     throw new HttpError(422, 'invalid', 'after must be the number of a journal line.', 'after');
   }
-  return json(commandsAfter(call.app, needSite(call).id, after));
+  const hash = call.url.searchParams.get('hash') ?? '';
+  return json(commandsAfter(call.app, needSite(call).id, after, hash));
 });

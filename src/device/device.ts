@@ -1,0 +1,334 @@
+import { monotonicFactory } from 'ulid';
+import { api, ApiError, type Person } from '../client/api';
+import { followClock, now } from '../client/clock';
+import { apply } from '../core/record/apply';
+import {
+  isRefusal,
+  Refusal,
+  type AnyCommand,
+  type CommandKind,
+  type Payloads,
+} from '../core/record/commands';
+import { OverlaySlice } from '../core/record/overlay';
+import type { Slice } from '../core/record/slice';
+import type { Change, Id, Lost, TableName } from '../core/record/types';
+import { lostWords } from '../core/words/lost';
+import type { Backoff } from './backoff';
+import { Copy } from './copy';
+import { Courier } from './courier';
+import type { KeptPhoto, Notice, Waiting } from './database';
+import { Keeper, type Trouble } from './keeper';
+import { Notices } from './notices';
+import { Outbox } from './outbox';
+import { Session } from './session';
+import { Subscribable } from './subscribable';
+
+/** What the pages show of the device. */
+export interface DeviceState {
+  /** Nothing can be shown yet; everything is there; or it cannot be had. */
+  ready: 'loading' | 'ready' | 'no-person' | 'no-site' | 'unreached';
+  person: Person | null;
+  people: Person[];
+  sites: { id: Id; name: string }[];
+  site: Id | null;
+  /** Records with everything on this device applied. */
+  slice: Slice;
+  /** Commands of the person here that wait to be sent. */
+  waiting: number;
+  /** Commands of others who worked on this device, which wait for them. */
+  ofOthers: number;
+  refused: Waiting[];
+  /** Commands that the server has lost after it had taken them. */
+  held: Waiting[];
+  notices: Notice[];
+  trouble: Trouble | null;
+  /** Whether the server has lost who is signed in. */
+  forgotten: boolean;
+  online: boolean;
+  /** Grows with every change, so that a page knows when to look again. */
+  version: number;
+}
+
+/** News between the tabs of one browser: they share one person and one outbox. */
+type TabNews = { is: 'person'; person: Person } | { is: 'outbox' };
+
+/** This device, as the pages know it: what it shows, and what can be done with it. */
+export class Device extends Subscribable {
+  readonly #keeper = new Keeper();
+  readonly #session = new Session(this.#keeper);
+  readonly #copy = new Copy(this.#keeper);
+  readonly #outbox = new Outbox(this.#keeper);
+  readonly #notices = new Notices(this.#keeper);
+  readonly #courier: Courier;
+  readonly #view = new OverlaySlice(this.#copy.records);
+  readonly #ulid = monotonicFactory();
+  #site: Id | null = null;
+  #ready: DeviceState['ready'] = 'loading';
+  #state: DeviceState | null = null;
+  #version = 0;
+  #tabs: BroadcastChannel | null = null;
+  /** Told when another tab of this browser signed somebody else in. */
+  onOtherPerson: (person: Person) => void = () => undefined;
+
+  constructor(backoff?: Backoff) {
+    super();
+    this.#courier = new Courier(this.#session, this.#copy, this.#outbox, { lost: (lost, change) => this.#heardLost(lost, change) }, backoff); // prettier-ignore
+    for (const part of [this.#keeper, this.#session, this.#courier, this.#notices])
+      part.subscribe(() => this.#look());
+    for (const part of [this.#copy, this.#outbox]) part.subscribe(() => this.#overlay());
+  }
+
+  readonly state = (): DeviceState => (this.#state ??= this.#built());
+
+  #built(): DeviceState {
+    const { person, people, sites, forgotten } = this.#session;
+    const waiting = this.#outbox.readyFor(person).length;
+    const all = this.#outbox.all.filter(({ refusal, held }) => !refusal && !held).length;
+    return {
+      ready: this.#ready,
+      person,
+      people,
+      sites,
+      site: this.#site,
+      slice: this.#view,
+      waiting,
+      ofOthers: all - waiting,
+      refused: this.#outbox.refused,
+      held: this.#outbox.held,
+      notices: this.#notices.all,
+      trouble: this.#keeper.trouble,
+      forgotten,
+      online: this.#courier.online,
+      version: this.#version,
+    };
+  }
+
+  #look(): void {
+    this.#version++;
+    this.#state = null;
+    this.changed();
+  }
+
+  /** Lays what waits over the copy anew: it costs as much as there waits. */
+  #overlay(): void {
+    this.#view.clear(this.#copy.records);
+    for (const { command, by, refusal } of this.#outbox.all) {
+      if (refusal || command.site !== this.#site) continue;
+      try {
+        this.#view.write(apply(this.#view, command, by));
+      } catch (error) {
+        // It will be refused by the server too, and is shown then with the reason.
+        if (!isRefusal(error)) throw error;
+      }
+    }
+    if (this.#site !== null && (this.#copy.head?.site === this.#site || this.#outbox.makes(this.#site)))
+      this.#ready = 'ready';
+    this.#look();
+  }
+
+  /** Opens the device's store and shows what it remembers, then asks the server. */
+  async start(site: Id | null, entry: Id | null): Promise<void> {
+    await this.#keeper.open();
+    await Promise.all([this.#session.remember(), this.#outbox.load(), this.#notices.load()]);
+    this.#listenToTabs();
+    const chosen = site ?? (entry && (await this.#copy.siteOf(entry))) ?? this.#lastSite();
+    if (chosen) await this.#show(chosen);
+    await this.#askServer(site, entry);
+  }
+
+  async #askServer(site: Id | null, entry: Id | null): Promise<void> {
+    try {
+      const [session, sites] = await Promise.all([api.session(), api.sites()]);
+      if (session.testClock) followClock(session.now);
+      this.#session.take(session, sites);
+      const wanted = site ?? this.#site ?? this.#lastSite();
+      const known = sites.some(({ id }) => id === wanted) || this.#outbox.makes(wanted);
+      await this.openSite(known ? wanted : await this.#siteHolding(entry, sites));
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      this.#courier.online = false;
+      if (this.#ready === 'loading') this.#ready = 'unreached';
+      this.#look();
+      setTimeout(() => void this.#askServer(site, entry), this.#asking.next());
+    }
+  }
+
+  readonly #asking = { next: ((wait = 500) => () => (wait = Math.min(wait * 2, 30_000)) * (0.5 + Math.random() / 2))() }; // prettier-ignore
+
+  async #siteHolding(entry: Id | null, sites: { id: Id }[]): Promise<Id | null> {
+    if (entry === null || sites.length < 2) return sites[0]?.id ?? null;
+    const [holding] = await api.siteOf(entry);
+    return holding?.id ?? sites[0]!.id;
+  }
+
+  /** Shows a site and brings its copy up to date. */
+  async openSite(site: Id | null): Promise<void> {
+    if (site === null) {
+      this.#ready = this.#session.person ? 'no-site' : 'no-person';
+      return this.#look();
+    }
+    if (this.#site !== site) await this.#show(site);
+    await this.refresh();
+    void this.flush();
+  }
+
+  async #show(site: Id): Promise<void> {
+    this.#site = site;
+    this.#courier.wanted = site;
+    localStorage.setItem('yendral.site', site);
+    await this.#copy.open(site);
+    this.#overlay();
+  }
+
+  #lastSite(): Id | null {
+    const last = localStorage.getItem('yendral.site');
+    const { sites } = this.#session;
+    return sites.some(({ id }) => id === last) || this.#outbox.makes(last) ? last : (sites[0]?.id ?? null);
+  }
+
+  /** Takes the journal's news into the copy. */
+  async refresh(): Promise<void> {
+    await this.#courier.refresh();
+    this.#overlay();
+  }
+
+  /** Sends what waits. */
+  async flush(): Promise<void> {
+    if (!this.#session.person) return;
+    await this.#courier.flush();
+    this.#overlay();
+  }
+
+  /** A new id, greater than every id made on this device before. */
+  id(): Id {
+    return this.#ulid();
+  }
+
+  /**
+   * Gives a command: shown at once, kept on the device, sent when that is possible. A change carries what stood there
+   * before, so that changes of several people are merged.
+   *
+   * @returns the command's id
+   * @throws Refusal when the records on this device do not allow it
+   */
+  give<K extends CommandKind>(kind: K, payload: Payloads[K], site: Id | null = this.#site): Id {
+    const { person } = this.#session;
+    if (!person) throw new Refusal('invalid', 'person', 'Say who you are first.');
+    if (site === null) throw new Refusal('invalid', 'site', 'Choose a site first.');
+    const command = { id: this.id(), kind, site, at: now(), payload: withWas(this.#view, kind, payload), person: person.id } as unknown as AnyCommand; // prettier-ignore
+    if (site === this.#site || kind !== 'site.add') this.#view.write(apply(this.#view, command, person.name));
+    const waiting: Waiting = { command, person: person.id, by: person.name, refusal: null };
+    // Kept or not, it is sent: a device that keeps nothing must not lose what a server could have.
+    void this.#outbox.add(waiting).then(() => {
+      this.#tabs?.postMessage({ is: 'outbox' } satisfies TabNews);
+      return this.flush();
+    });
+    this.#look();
+    return command.id;
+  }
+
+  /**
+   * Keeps a photo on the device until its bytes are sent.
+   *
+   * @throws Refusal when the device has no room for it
+   */
+  async keepPhoto(bytes: Blob): Promise<Id> {
+    const id = this.id();
+    if (await this.#outbox.keepPhoto({ id, bytes })) return id;
+    throw new Refusal(
+      'invalid',
+      'photo',
+      'This device has no room for the photo. Make room, then add it again.',
+    );
+  }
+
+  /** A photo whose bytes are still here; null when the server has it. */
+  async photo(id: Id): Promise<Blob | null> {
+    return (await this.#outbox.photo(id))?.bytes ?? null;
+  }
+
+  /** A photo that the server refused, with the reason; null for any other. */
+  async refusedPhoto(id: Id): Promise<KeptPhoto | null> {
+    const photo = await this.#outbox.photo(id);
+    return photo?.refusal ? photo : null;
+  }
+
+  /** Drops a command that was set aside, after the user has read why. */
+  drop(command: Id): Promise<void> {
+    return this.#outbox.drop([command]);
+  }
+
+  /** Sends a command again that was set aside. */
+  async again(command: Id): Promise<void> {
+    await this.#outbox.again(command);
+    await this.flush();
+  }
+
+  /** Sends everything again that the server has lost. */
+  async sendHeld(): Promise<void> {
+    for (const { command } of this.#outbox.held) await this.#outbox.again(command.id);
+    await this.flush();
+  }
+
+  /** Leaves everything out that the server has lost. */
+  dropHeld(): Promise<void> {
+    return this.#outbox.drop(this.#outbox.held.map(({ command }) => command.id));
+  }
+
+  /** Takes a notice away that was read. */
+  dismiss(notice: string): void {
+    this.#notices.dismiss(notice);
+  }
+
+  async signIn(name: string): Promise<void> {
+    const { person } = await api.signIn(name);
+    this.#session.become(person);
+    this.#tabs?.postMessage({ is: 'person', person } satisfies TabNews);
+    if (this.#ready === 'no-person') await this.openSite(this.#site ?? this.#session.sites[0]?.id ?? null);
+    void this.flush();
+  }
+
+  #listenToTabs(): void {
+    if (typeof BroadcastChannel === 'undefined') return;
+    this.#tabs = new BroadcastChannel('yendral');
+    this.#tabs.onmessage = ({ data }: MessageEvent<TabNews>) => {
+      if (data.is === 'outbox') return void this.#outbox.load();
+      const before = this.#session.person;
+      this.#session.become(data.person);
+      if (before && before.id !== data.person.id) this.onOtherPerson(data.person);
+    };
+  }
+
+  #heardLost(lost: Lost, change: Change): void {
+    const me = this.#session.person?.name;
+    if (!me || lost.by !== me || lost.standsBy === me) return;
+    const id = `${change.id} ${lost.table} ${lost.id} ${lost.field}`;
+    this.#notices.tell({ id, text: lostWords(this.#view, lost) });
+  }
+
+  /** Stops talking to the server and to other tabs; what has gathered is written. */
+  async close(): Promise<void> {
+    this.#courier.stop();
+    this.#tabs?.close();
+    await this.#copy.settle();
+  }
+}
+
+/** Tables that can be changed field by field. */
+const EDIT = /^(site|area|enclosure|cable|certificate|instrument|entry|round|reference|defect)\.edit$/;
+
+/** A change with what stood in its fields before, unless its giver knows that better. */
+function withWas(slice: Slice, kind: CommandKind, payload: object): object {
+  if ('was' in payload) return payload;
+  if (kind === 'packing.set') {
+    const before = slice.get('packing', (payload as { id: Id }).id);
+    return before ? { ...payload, was: before.openings } : payload;
+  }
+  const table = EDIT.exec(kind)?.[1] as TableName | undefined;
+  if (!table) return payload;
+  const { id, set } = payload as { id: Id; set: object };
+  const before = slice.get(table, id) as unknown as Record<string, unknown> | null;
+  if (!before) return payload;
+  const fields = Object.keys(set).filter((field) => before[field] !== undefined);
+  return { ...payload, was: Object.fromEntries(fields.map((field) => [field, before[field]])) };
+}

@@ -1,0 +1,16 @@
+import { completed } from '../core/record/completed';
+import type { Snapshot } from '../core/record/snapshot';
+import { MemorySlice, type RecordChange } from '../core/record/slice';
+import { TABLES } from '../core/record/tables';
+
+/** A snapshot as a slice that can be read and written. */
+export function sliceOf({ records }: Snapshot): MemorySlice {
+  const slice = new MemorySlice();
+  const changes: RecordChange[] = [];
+  for (const table of TABLES)
+    // A server of an earlier version lacks tables and fields that came since.
+    for (const record of records[table] ?? [])
+      changes.push({ table, id: record.id, after: completed(table, record) });
+  slice.write(changes);
+  return slice;
+}

@@ -1,0 +1,94 @@
+import 'reflect-metadata';
+import { plainToInstance } from 'class-transformer';
+import { validateSync, type ValidationError } from 'class-validator';
+import { InputError } from '../core/quantity/error';
+
+const FORBIDDEN = new Set(['constructor', '__proto__', 'prototype']);
+
+/**
+ * Checks a value against a class with the decorators of this folder.
+ *
+ * @param path put before every field, e.g. `payload.`
+ * @param partial fields may be left out (an edit), but not all of them
+ * @returns the value, unchanged
+ * @throws InputError with the dotted path of the first offence in the order of the class; unknown fields come last
+ */
+export function check<T extends object>(
+  Shape: new () => T,
+  value: unknown,
+  { path = '', partial = false }: { path?: string; partial?: boolean } = {},
+): T {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    throw new InputError(path.replace(/\.$/, ''), 'must be a JSON object');
+  }
+  guard(value, path);
+  if (partial && Object.keys(value).length === 0) {
+    throw new InputError(path.replace(/\.$/, ''), 'must set at least one field');
+  }
+  const first = firstOffence(errorsOf(Shape, value, partial));
+  if (first) {
+    const field = path + first.field;
+    throw new InputError(field, `${field} ${first.message}`);
+  }
+  return value as T;
+}
+
+/** What a shape says about a value; in an edit fields of the first level may be left out, what lies in them may not. */
+function errorsOf(Shape: new () => object, value: object, partial: boolean): ValidationError[] {
+  const errors = validateSync(plainToInstance(Shape, value), {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+    stopAtFirstError: true,
+  });
+  return partial ? errors.filter(({ property }) => Object.hasOwn(value, property)) : errors;
+}
+
+/** One thing that is wrong with a value: where, and what. */
+export interface Offence {
+  /** Dotted path. */
+  field: string;
+  /** What is wrong, without the name of the field: "must be above 0". */
+  message: string;
+}
+
+/** Everything that is wrong with a value, so that a form can say all of it at once. Empty where nothing is. */
+export function offencesOf(Shape: new () => object, value: object): Offence[] {
+  return errorsOf(Shape, value, false).flatMap((error) => all(error, ''));
+}
+
+function all(error: ValidationError, path: string): Offence[] {
+  const at = path + error.property;
+  const own = Object.values(error.constraints ?? {})[0];
+  if (error.constraints?.whitelistValidation !== undefined)
+    return [{ field: at, message: 'is not a known field' }];
+  if (own === undefined) return (error.children ?? []).flatMap((child) => all(child, `${at}.`));
+  const [, place = '', message = own] = /^(\.\S+)\|(.*)$/s.exec(own) ?? [];
+  return [{ field: at + place, message }];
+}
+
+/** Refuses names that could reach into a prototype, at any depth. */
+export function guard(value: object, path: string): void {
+  for (const key of Object.keys(value)) {
+    const field = path + key;
+    if (FORBIDDEN.has(key)) throw new InputError(field, `${field} is not a known field`);
+    const inner = (value as Record<string, unknown>)[key];
+    if (typeof inner === 'object' && inner !== null) guard(inner, `${field}.`);
+  }
+}
+
+function firstOffence(errors: readonly ValidationError[]): { field: string; message: string } | null {
+  const unknown = (error: ValidationError) => error.constraints?.whitelistValidation !== undefined;
+  for (const error of errors) {
+    if (unknown(error)) continue;
+    const own = Object.values(error.constraints ?? {})[0];
+    if (own !== undefined) {
+      const [, place = '', text = own] = /^(\.\S+)\|(.*)$/s.exec(own) ?? [];
+      return { field: error.property + place, message: text };
+    }
+    const inner = firstOffence(error.children ?? []);
+    if (inner) return { field: `${error.property}.${inner.field}`, message: inner.message };
+  }
+  const stray = errors.find(unknown);
+  return stray ? { field: stray.property, message: 'is not a known field' } : null;
+}
