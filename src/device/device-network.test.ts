@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { acceptedBy, demoApp, type FakeServer } from '../../tests/server/fake-server';
+import { localStore } from '../../tests/server/local-store';
 import type { Payloads } from '../core/record/commands';
 import type { Base } from '../core/record/types';
 import { Backoff } from './backoff';
@@ -17,11 +18,7 @@ const devices: Device[] = [];
 beforeEach(() => {
   vi.spyOn(console, 'error').mockImplementation(() => undefined);
   globalThis.indexedDB = new IDBFactory();
-  const kept = new Map<string, string>();
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-  });
+  vi.stubGlobal('localStorage', localStore());
   folder = mkdtempSync(join(tmpdir(), 'yendral-network-'));
   server = demoApp(folder);
   vi.stubGlobal('fetch', server.fetch);
@@ -151,6 +148,23 @@ describe('a device that keeps nothing', () => {
     take(device, 20.22);
     await settled(device);
     await until(() => expect(device.state().trouble).toBeNull());
+  });
+
+  it('a page that is left before the store has written loses nothing: the next one sends it', async () => {
+    const device = await started();
+    server.away = true;
+    const broken = full();
+    take(device, 20.24);
+    broken.mockRestore();
+    await device.close();
+    const next = await started();
+    expect(values(next)).toContain(20.24);
+    expect(next.state().waiting).toBe(1);
+    server.away = false;
+    await next.flush();
+    await settled(next);
+    expect(acceptedBy(server).filter((value) => value === 20.24)).toHaveLength(1);
+    expect(localStorage.length).toBe(1);
   });
 
   it('without any store at all works with the server', async () => {

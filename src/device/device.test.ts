@@ -6,15 +6,12 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Device } from './device';
 import { acceptedBy, demoApp, type FakeServer } from '../../tests/server/fake-server';
+import { localStore } from '../../tests/server/local-store';
 
 let server: FakeServer;
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
-  const kept = new Map<string, string>();
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-  });
+  vi.stubGlobal('localStorage', localStore());
   server = demoApp(mkdtempSync(join(tmpdir(), 'yendral-device-')));
   vi.stubGlobal('fetch', server.fetch);
 });

@@ -129,7 +129,7 @@ export class Device extends Subscribable {
   /** Opens the device's store and shows what it remembers, then asks the server. */
   async start(site: Id | null, entry: Id | null): Promise<void> {
     await this.#keeper.open();
-    await Promise.all([this.#session.remember(), this.#outbox.load(), this.#notices.load()]);
+    await Promise.all([this.#session.remember(), this.#outbox.start(), this.#notices.load()]);
     this.#listenToTabs();
     const chosen = site ?? (entry && (await this.#copy.siteOf(entry))) ?? this.#lastSite();
     if (chosen) await this.#show(chosen);
@@ -310,6 +310,7 @@ export class Device extends Subscribable {
   async close(): Promise<void> {
     this.#courier.stop();
     this.#tabs?.close();
+    this.#tabs = null;
     await this.#copy.settle();
   }
 }

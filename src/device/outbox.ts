@@ -2,6 +2,7 @@ import type { AnyCommand } from '../core/record/commands';
 import type { Id } from '../core/record/types';
 import { upgradeCommand } from '../core/record/upgrade';
 import type { Person } from '../client/api';
+import { ahead } from './ahead';
 import type { KeptPhoto, Sent, Waiting } from './database';
 import type { Keeper } from './keeper';
 import { Subscribable } from './subscribable';
@@ -17,6 +18,12 @@ export class Outbox extends Subscribable {
     super();
   }
 
+  /** Takes up what the device has kept and what a page left behind that had no time to keep it. */
+  async start(): Promise<void> {
+    await this.#takeUpLeft();
+    await this.load();
+  }
+
   /** Takes up what the device has kept, lifted to this version of the program. */
   async load(): Promise<void> {
     const kept = await this.keeper.read((db) => db.getAll('outbox'), []);
@@ -28,6 +35,13 @@ export class Outbox extends Subscribable {
     );
     this.changed();
     void this.#forgetOld();
+  }
+
+  /** What a page noted that was left before it could keep it; a command that was sent after all is answered as before. */
+  async #takeUpLeft(): Promise<void> {
+    for (const waiting of ahead.left()) {
+      if (await this.keeper.write((db) => db.put('outbox', waiting))) ahead.kept(waiting.command.id);
+    }
   }
 
   readonly #unkept = new Set<Id>();
@@ -63,9 +77,13 @@ export class Outbox extends Subscribable {
   async add(waiting: Waiting): Promise<boolean> {
     this.#all.push(waiting);
     this.#unkept.add(waiting.command.id);
+    ahead.note(waiting);
     this.changed();
     const kept = await this.keeper.write((db) => db.put('outbox', waiting));
-    if (kept) this.#unkept.delete(waiting.command.id);
+    if (kept) {
+      this.#unkept.delete(waiting.command.id);
+      ahead.kept(waiting.command.id);
+    }
     return kept;
   }
 
@@ -118,6 +136,7 @@ export class Outbox extends Subscribable {
   }
 
   #leave(ids: ReadonlySet<Id>): void {
+    for (const id of ids) if (this.#unkept.delete(id)) ahead.kept(id);
     this.#all = this.#all.filter(({ command }) => !ids.has(command.id));
     this.changed();
   }
