@@ -27,6 +27,7 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     expect(await page.$eval('.candidate', (e) => e.textContent)).toContain('Fits');
     await waitForText(page, '.candidate.no', 'FRN 24.0117X');
     await clickText(page, '.candidate.fits footer button', 'Choose it');
+    await waitForText(page, '[role="status"]', 'Everything sent');
     await clickText(page, '.candidate footer a', 'plan the make-off');
     await waitForText(page, '.plan-sheet', 'Gland into the wall: 30.0 to 40.0 N·m');
     await waitForText(page, '.plan-sheet', 'Dessel Yard compound, grey pack, pack of 43 ml');
