@@ -24,6 +24,9 @@ beforeAll(() => {
 }, 180_000);
 afterAll(() => closeApp(app));
 
+const storeOf = (site: string) => app.sites.get(site)!;
+const IDS = SITES.map(({ site }) => site.id);
+
 describe('the demo', () => {
   it.each(SITES.map((spec) => [spec.site.name, spec] as const))(
     '%s: exactly the planted faults are found',
@@ -31,35 +34,36 @@ describe('the demo', () => {
       const planted = spec.entries.flatMap((e) =>
         (e.planted ?? []).map((check) => `${entryId(spec, e)} ${check}`),
       );
-      const found = judgeSite(app.store.records, spec.site.id, NOW).flatMap(({ entry, findings }) =>
-        findings.filter(({ outcome }) => outcome === 'fails').map(({ check }) => `${entry.id} ${check}`),
+      const found = judgeSite(storeOf(spec.site.id).records, spec.site.id, NOW).flatMap(
+        ({ entry, findings }) =>
+          findings.filter(({ outcome }) => outcome === 'fails').map(({ check }) => `${entry.id} ${check}`),
       );
       expect(found.sort()).toEqual(planted.sort());
     },
   );
 
   it('its plant is looked after: about nine in ten entries stand as sound, and what is wrong is known', () => {
-    const judged = judgeSite(app.store.records, 'marrowick', NOW);
+    const judged = judgeSite(storeOf('marrowick').records, 'marrowick', NOW);
     const standing = judged.map(({ status }) => standingState(status));
     const share = standing.filter((state) => state === 'sound').length / standing.length;
     expect(share).toBeGreaterThan(0.87);
     expect(share).toBeLessThan(0.94);
-    const rounds = app.store.records
-      .by('round', 'site', 'marrowick')
+    const rounds = storeOf('marrowick')
+      .records.by('round', 'site', 'marrowick')
       .map(({ started }) => started)
       .sort();
     expect(Date.parse(NOW) - Date.parse(rounds[0]!)).toBeGreaterThan(1000 * 86_400_000);
   });
 
   it.each(KIND_IDS)('holds a sound %s and several faulty ones', (kind) => {
-    const judged = judgeSite(app.store.records, 'proving-ground', NOW);
+    const judged = judgeSite(storeOf('proving-ground').records, 'proving-ground', NOW);
     const states = judged.filter(({ entry }) => entry.kind === kind).map(({ status }) => status.state);
     expect(states.filter((state) => state === 'sound').length).toBeGreaterThanOrEqual(1);
     expect(states.filter((state) => state === 'failed').length).toBeGreaterThanOrEqual(3);
   });
 
   it('judges what a closed entry hides from the record of its make-off', () => {
-    const judged = judgeSite(app.store.records, 'marrowick', NOW);
+    const judged = judgeSite(storeOf('marrowick').records, 'marrowick', NOW);
     const closed = judged.find(({ entry }) => entry.id === 'mb-dl-4-a')!;
     expect(closed.status.state).toBe('sound');
     expect(closed.findings.filter(({ record }) => record !== null).length).toBeGreaterThan(4);
@@ -72,7 +76,7 @@ describe('the demo', () => {
   });
 
   it('holds close calls and unread entries', () => {
-    const judged = judgeSite(app.store.records, 'proving-ground', NOW);
+    const judged = judgeSite(storeOf('proving-ground').records, 'proving-ground', NOW);
     const states = new Set(judged.map(({ entry, status }) => `${entry.kind} ${status.state}`));
     expect([...states]).toEqual(
       expect.arrayContaining([
@@ -85,26 +89,28 @@ describe('the demo', () => {
     expect(closeCall.status.counts).toMatchObject({ fails: 1, marginal: 1 });
   });
 
-  it('state rebuilt from the journal is the state that is kept', () => {
+  it.each(IDS)('%s: state rebuilt from the journal is the state that is kept', (id) => {
+    const { journal, records } = storeOf(id);
     const rebuilt = new MemorySlice();
-    for (const { command, person } of app.store.journal.lines()) {
+    for (const { command, person } of journal.lines()) {
       rebuilt.write(apply(rebuilt, JSON.parse(command) as AnyCommand, person));
     }
-    for (const table of TABLES) expect(app.store.records.all(table), table).toEqual(rebuilt.all(table));
+    for (const table of TABLES) expect(records.all(table), table).toEqual(rebuilt.all(table));
   });
 
-  it('statuses rebuilt are the statuses that are kept', () => {
-    const before = SITES.map(({ site }) => app.store.statuses.ofSite(site.id));
-    app.store.db.exec('DELETE FROM entry_status');
-    app.store.refresh(
-      app.store.records.all('entry').map(({ id }) => id),
+  it.each(IDS)('%s: statuses rebuilt are the statuses that are kept', (id) => {
+    const store = storeOf(id);
+    const before = store.statuses.all();
+    store.db.exec('DELETE FROM entry_status');
+    store.refresh(
+      store.records.all('entry').map(({ id }) => id),
       NOW,
     );
-    expect(SITES.map(({ site }) => app.store.statuses.ofSite(site.id))).toEqual(before);
+    expect(store.statuses.all()).toEqual(before);
   });
 
   it('the journal’s chain is whole, and shows a change of any line', () => {
-    const { db, journal } = app.store;
+    const { db, journal } = storeOf('marrowick');
     expect(journal.firstBroken()).toBeNull();
     db.exec('SAVEPOINT tamper');
     db.exec(`UPDATE journal SET command = replace(command, '"value":', '"value":1') WHERE seq =

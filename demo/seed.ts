@@ -21,8 +21,12 @@ export const PEOPLE = ['A. Vell', 'M. Okonjo', 'R. Tarn'] as const;
 /** The demo's sites, the one that is for trying offered last. */
 export const SITES: readonly SiteSpec[] = [MARROWICK, OXGATE, PROVING_GROUND];
 
-/** Fills an empty database with the demo scenario, its days counted from today. */
+/** Setting that says that a folder was filled by the demo, and may be emptied again. */
+export const SEEDED = 'seeded-by-demo';
+
+/** Fills an empty installation with the demo scenario, its days counted from today. */
 export function seedDemo(app: App): void {
+  app.installation.settings.set(SEEDED, app.clock().toISOString());
   for (const name of PEOPLE) signIn(app, name);
   for (const spec of SITES) {
     const { commands } = scriptOf(spec, app.clock());

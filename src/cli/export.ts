@@ -1,6 +1,6 @@
 import { EXPORTS, exportOf, type ExportName } from '../server/files/export';
-import { appFromEnvironment, run } from '../server/main';
-import { closeApp } from '../server/app';
+import { dataFolder, environmentClock, run } from '../server/main';
+import { readingSite } from '../server/reading';
 
 /** `export SITE NAME`: writes an export of a site (by id or name) to the standard output. */
 void run(async () => {
@@ -8,18 +8,8 @@ void run(async () => {
   if (!wanted || !EXPORTS.includes(name as ExportName)) {
     throw new Error(`Usage: npm run --silent export -- SITE ${EXPORTS.join('|')}`);
   }
-  const app = appFromEnvironment();
-  try {
-    const site = app.store.records
-      .all('site')
-      .find(({ id, name: called }) => id === wanted || called === wanted);
-    if (!site)
-      throw new Error(`There is no site "${wanted}". Sites: ${namesOf(app.store.records.all('site'))}.`);
-    process.stdout.write(exportOf(app, site, name as ExportName).text);
-  } finally {
-    closeApp(app);
-  }
+  const at = environmentClock()().toISOString();
+  process.stdout.write(
+    readingSite(dataFolder(), wanted, (store) => exportOf(store, name as ExportName, at).text),
+  );
 });
-
-const namesOf = (sites: readonly { name: string }[]) =>
-  sites.map(({ name }) => name).join(', ') || 'none yet';

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { ulid } from 'ulid';
 import type { Command } from '../core/record/commands';
-import { closeApp } from '../server/app';
+import { closeApp, siteCalled } from '../server/app';
 import { acceptCommands } from '../server/commands/accept';
 import { IMPORT_KINDS, previewImport, type ImportKind } from '../server/files/import';
 import { appFromEnvironment, run } from '../server/main';
@@ -16,9 +16,8 @@ void run(async () => {
   const text = readFileSync(file, 'utf8');
   const app = appFromEnvironment();
   try {
-    const site = app.store.records.all('site').find(({ id, name }) => id === wanted || name === wanted);
-    if (!site) throw new Error(`There is no site "${wanted}".`);
-    const preview = previewImport(app, site, kind as ImportKind, text);
+    const store = siteCalled(app, wanted);
+    const preview = previewImport(store, kind as ImportKind, text);
     for (const { row, field, message } of preview.faults) {
       console.error(`${row === null ? '' : `row ${row}, `}${field}: ${message}`);
     }
@@ -29,7 +28,7 @@ void run(async () => {
     const command: Command<'dossier.import'> = {
       id: ulid(),
       kind: 'dossier.import',
-      site: site.id,
+      site: store.id,
       at: app.clock().toISOString(),
       payload: { source: basename(file), items: preview.items },
     };

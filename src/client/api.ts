@@ -131,11 +131,11 @@ export const api = {
     request<Change[]>(`/api/sites/${site}/history/?record=${encodeURIComponent(record)}`, isList),
   send: (commands: readonly AnyCommand[]) =>
     post<{ answers: CommandAnswer[] }>('/api/commands/', hasAnswers, { commands }),
-  /** Which of these commands the server has. */
-  known: (ids: readonly Id[]) =>
-    post<{ known: Id[] }>('/api/commands/known/', ({ known }) => Array.isArray(known), { ids }),
-  sendPhoto: (id: Id, bytes: Blob) =>
-    request<{ id: Id }>(`/api/photos/${id}/`, ({ id: stored }) => stored === id, {
+  /** Which of these commands of a site the server has. */
+  known: (site: Id, ids: readonly Id[]) =>
+    post<{ known: Id[] }>(`/api/sites/${site}/known/`, ({ known }) => Array.isArray(known), { ids }),
+  sendPhoto: (site: Id, id: Id, bytes: Blob) =>
+    request<{ id: Id }>(photoAddress(site, id), ({ id: stored }) => stored === id, {
       method: 'PUT',
       body: bytes,
       signal: AbortSignal.timeout(120_000),
@@ -146,12 +146,12 @@ export const api = {
       body: file,
       signal,
     }),
-  handleInstrument: (id: Id, input: unknown) =>
-    post<{ ok: true }>(`/api/instruments/${id}/`, () => true, input),
+  handleInstrument: (site: Id, id: Id, input: unknown) =>
+    post<{ ok: true }>(`/api/sites/${site}/instruments/${id}/`, () => true, input),
 };
 
-/** Address of a stored photo. */
-export const photoAddress = (id: Id): string => `/api/photos/${id}/`;
+/** Address of a stored photo of a site. */
+export const photoAddress = (site: Id, id: Id): string => `/api/sites/${site}/photos/${id}/`;
 
 /** Address of an export of a site. */
 export const exportAddress = (site: Id, name: string): string => `/api/sites/${site}/export/${name}/`;

@@ -1,33 +1,64 @@
 import type { InstrumentLine } from '../core/instrument/line';
+import type { JournalEvent } from '../core/record/snapshot';
 import type { Id } from '../core/record/types';
 
 /** What the one event stream brings. */
 export interface EventHandlers {
   instrument: (line: InstrumentLine) => void;
-  journal: (news: { site: Id; seq: number }) => void;
+  journal: (news: JournalEvent) => void;
   /** Whether the stream is open. */
   open: (open: boolean) => void;
 }
 
+/** How long to wait before a stream that was refused is asked for again, ms. */
+const AGAIN_MS = 3000;
+
 /**
- * Opens the one multiplexed stream of the page. A page that is left closes its stream, since a browser may keep the
+ * The one multiplexed stream of the page. A page that is left closes its stream, since a browser may keep the
  * page, and six kept streams would block every other request to the server; it opens again when the page comes back.
  */
-export function openEvents(handlers: EventHandlers): void {
-  let source = open(handlers);
-  window.addEventListener('pagehide', () => source.close());
-  window.addEventListener('pageshow', (event) => {
-    if (event.persisted) source = open(handlers);
-  });
-}
+export class EventsClient {
+  #source: EventSource | null = null;
+  #site: Id | null = null;
 
-function open(handlers: EventHandlers): EventSource {
-  const source = new EventSource('/api/events/');
-  source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as InstrumentLine));
-  source.addEventListener('journal', (e) =>
-    handlers.journal(JSON.parse(e.data) as { site: Id; seq: number }),
-  );
-  source.onopen = () => handlers.open(true);
-  source.onerror = () => handlers.open(false);
-  return source;
+  constructor(private readonly handlers: EventHandlers) {
+    window.addEventListener('pagehide', () => this.#close());
+    window.addEventListener('pageshow', (event) => {
+      if (event.persisted) this.#open();
+    });
+  }
+
+  /** Listens to a site; null to none. */
+  listen(site: Id | null): void {
+    if (site === this.#site) return;
+    this.#site = site;
+    this.#close();
+    this.#open();
+  }
+
+  #close(): void {
+    this.#source?.close();
+    this.#source = null;
+  }
+
+  #open(): void {
+    if (this.#site === null || this.#source) return;
+    const { handlers } = this;
+    const source = new EventSource(`/api/events/?sites=${encodeURIComponent(this.#site)}`);
+    this.#source = source;
+    source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as InstrumentLine));
+    source.addEventListener('journal', (e) => handlers.journal(JSON.parse(e.data) as JournalEvent));
+    source.onopen = () => handlers.open(true);
+    source.onerror = () => {
+      handlers.open(false);
+      // A stream that was refused does not come back by itself.
+      if (source.readyState === EventSource.CLOSED) setTimeout(() => this.#again(source), AGAIN_MS);
+    };
+  }
+
+  #again(refused: EventSource): void {
+    if (this.#source !== refused) return;
+    this.#source = null;
+    this.#open();
+  }
 }

@@ -1,12 +1,12 @@
 import { api, ApiError, type CommandAnswer } from '../client/api';
 import { apply } from '../core/record/apply';
 import { isRefusal } from '../core/record/commands';
-import type { JournalEntry } from '../core/record/snapshot';
+import type { JournalEntry, JournalEvent } from '../core/record/snapshot';
 import type { Change, Id, Lost } from '../core/record/types';
 import { Backoff } from './backoff';
 import type { Copy } from './copy';
 import type { Sent, Waiting } from './database';
-import type { Outbox } from './outbox';
+import { photosIn, type Outbox } from './outbox';
 import type { Session } from './session';
 import { Subscribable } from './subscribable';
 
@@ -16,6 +16,12 @@ const BATCH = 50;
 const MOST_FAILURES = 3;
 /** What a photo is refused with for good. */
 const PHOTO_REFUSALS = [409, 413, 415, 422];
+
+/** What can go in one request: a site that is made here takes photos, and what shows them, only once it is there. */
+function untilMade(batch: readonly Waiting[]): Waiting[] {
+  const made = batch.findIndex(({ command }) => command.kind === 'site.add');
+  return made < 0 ? [...batch] : batch.slice(0, made + 1);
+}
 
 /** What the courier tells whoever has it. */
 export interface CourierNews {
@@ -56,6 +62,20 @@ export class Courier extends Subscribable {
     }
     this.#looking = this.#look().finally(() => (this.#looking = null));
     return this.#looking;
+  }
+
+  /** What the server tells by itself: taken as it is where it follows on what is here, else asked for. */
+  hear({ site, after, seq, head, changes }: JournalEvent): void {
+    const at = this.copy.head;
+    if (!at || at.site !== site || seq <= at.seq) return;
+    if (changes === 'refetch' || after !== at.seq || this.#looking) return void this.refresh();
+    this.copy.write(changes, seq, head);
+    const done = changes.flatMap(({ table, after: record }) =>
+      table === 'change' ? [record as Change] : [],
+    );
+    for (const change of done) for (const lost of change.lost) this.news.lost(lost, change);
+    const mine = new Set(this.outbox.all.map(({ command }) => command.id));
+    void this.outbox.taken(done.filter(({ id }) => mine.has(id)).map(({ id }) => ({ id, seq })));
   }
 
   async #look(): Promise<void> {
@@ -112,7 +132,7 @@ export class Courier extends Subscribable {
     await this.#tried(async () => {
       let most = BATCH;
       for (;;) {
-        const batch = this.outbox.readyFor(this.session.person).slice(0, most);
+        const batch = untilMade(this.outbox.readyFor(this.session.person).slice(0, most));
         if (batch.length === 0 || this.session.forgotten) return;
         await this.#sendPhotos();
         const ready = batch.filter(({ command }) => this.outbox.all.some((one) => one.command.id === command.id && !one.refusal)); // prettier-ignore
@@ -207,14 +227,23 @@ export class Courier extends Subscribable {
   async #sendPhotos(): Promise<void> {
     for (const photo of await this.outbox.photos()) {
       if (photo.refusal) continue;
+      const site = photo.site ?? this.#siteOf(photo.id);
+      // A site that is made here takes photos once its first command has arrived.
+      if (site === null || this.outbox.makes(site)) continue;
       try {
-        await api.sendPhoto(photo.id, photo.bytes);
+        await api.sendPhoto(site, photo.id, photo.bytes);
         await this.outbox.photoSent(photo.id);
       } catch (error) {
         if (!(error instanceof ApiError) || !PHOTO_REFUSALS.includes(error.status)) throw error;
         await this.outbox.photoRefused(photo, error.message);
       }
     }
+  }
+
+  /** The site of a photo that an earlier version kept: that of the command that shows it. */
+  #siteOf(photo: Id): Id | null {
+    const shows = this.outbox.all.find(({ command }) => photosIn(command).includes(photo));
+    return shows?.command.site ?? this.wanted;
   }
 
   async #catchUp(): Promise<void> {
@@ -228,6 +257,7 @@ export class Courier extends Subscribable {
     if (found.journal !== head.journal) return this.#fetchWhole(site);
     if (found.back) return this.#goneBack(site);
     await this.#takeNews(site, found.commands, found);
+    if (found.more && this.copy.head?.site === site) await this.#catchUp();
   }
 
   /** The site that is shown; null for none. */
@@ -242,7 +272,7 @@ export class Courier extends Subscribable {
   async #takeNews(
     site: Id,
     entries: readonly JournalEntry[],
-    head: { seq: number; hash: string },
+    head: { seq: number; hash: string; more: boolean },
   ): Promise<void> {
     const mine = new Set(this.outbox.all.map(({ command }) => command.id));
     try {
@@ -259,7 +289,7 @@ export class Courier extends Subscribable {
     }
     // What the server has, though its answer never came, waits no longer.
     await this.outbox.taken(entries.filter(({ command }) => mine.has(command.id)).map(({ seq, command }) => ({ id: command.id, seq }))); // prettier-ignore
-    if (this.copy.head!.seq < head.seq || this.copy.head!.hash === '')
+    if (!head.more && (this.copy.head!.seq < head.seq || this.copy.head!.hash === ''))
       this.copy.write([], head.seq, head.hash);
   }
 
@@ -269,7 +299,7 @@ export class Courier extends Subscribable {
     const lost: Sent[] = [];
     for (let i = 0; i < sent.length; i += 1000) {
       const some = sent.slice(i, i + 1000);
-      const { known } = await api.known(some.map(({ id }) => id));
+      const { known } = await api.known(site, some.map(({ id }) => id)); // prettier-ignore
       const has = new Set(known);
       lost.push(...some.filter(({ id }) => !has.has(id)));
     }

@@ -27,6 +27,8 @@ export interface Sent extends Omit<Waiting, 'refusal' | 'held'> {
 /** A photo whose bytes are still here. */
 export interface KeptPhoto {
   id: Id;
+  /** The site that it is of; a photo kept by an earlier version does not say. */
+  site?: Id;
   bytes: Blob;
   /** Why the server does not take it; null while it waits. */
   refusal?: string | null;

@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
-import { cpSync, mkdtempSync } from 'node:fs';
+import { mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { acceptedBy, demoApp, type FakeServer } from '../../tests/server/fake-server';
+import { acceptedBy, demoApp, storeOf, type FakeServer } from '../../tests/server/fake-server';
 import { localStore } from '../../tests/server/local-store';
 import type { Payloads } from '../core/record/commands';
 import type { Base } from '../core/record/types';
@@ -13,14 +13,12 @@ import { openDeviceDb } from './database';
 import { Device } from './device';
 
 let server: FakeServer;
-let folder: string;
 const devices: Device[] = [];
 beforeEach(() => {
   vi.spyOn(console, 'error').mockImplementation(() => undefined);
   globalThis.indexedDB = new IDBFactory();
   vi.stubGlobal('localStorage', localStore());
-  folder = mkdtempSync(join(tmpdir(), 'yendral-network-'));
-  server = demoApp(folder);
+  server = demoApp(mkdtempSync(join(tmpdir(), 'yendral-network-')));
   vi.stubGlobal('fetch', server.fetch);
 });
 afterEach(async () => {
@@ -29,6 +27,14 @@ afterEach(async () => {
   vi.restoreAllMocks();
   server.close();
 });
+
+/** A folder that holds the server's site as it is now. */
+async function copyOf(one: FakeServer): Promise<string> {
+  const older = mkdtempSync(join(tmpdir(), 'yendral-older-'));
+  mkdirSync(join(older, 'sites', 's'), { recursive: true });
+  await storeOf(one).db.backup(join(older, 'sites', 's', 'site.db'));
+  return older;
+}
 
 const until = <T>(check: () => T) => vi.waitFor(check, { timeout: 20_000, interval: 10 });
 /** Short pauses, so that a test does not wait for them. */
@@ -211,12 +217,10 @@ describe('a server that goes back', () => {
     const device = await started();
     take(device, 20.31);
     await settled(device);
-    await server.app.store.backup(join(folder, 'backup.db'));
+    const older = await copyOf(server);
     take(device, 20.32);
     take(device, 20.33);
     await settled(device);
-    const older = mkdtempSync(join(tmpdir(), 'yendral-older-'));
-    cpSync(join(folder, 'backup.db'), join(older, 'yendral.db'));
     server.goBack(older);
     await device.refresh();
     expect(device.state().held.map(({ command }) => (command.payload as { value: number }).value)).toEqual([
@@ -232,11 +236,9 @@ describe('a server that goes back', () => {
 
   it('and has grown again since is told by its hash, and what it lost can be left out', async () => {
     const device = await started();
-    await server.app.store.backup(join(folder, 'backup.db'));
+    const older = await copyOf(server);
     take(device, 20.34);
     await settled(device);
-    const older = mkdtempSync(join(tmpdir(), 'yendral-older-'));
-    cpSync(join(folder, 'backup.db'), join(older, 'yendral.db'));
     server.goBack(older);
     for (let i = 0; i < 4; i++) server.other('reading.take', { ...reading(device, 19 + i), id: `o${i}` });
     await device.refresh();
@@ -320,7 +322,7 @@ describe('what the version before has left', () => {
     await device.close();
     const tables = ['site', 'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reading', 'look', 'defect', 'change'] as const; // prettier-ignore
     const records = Object.fromEntries(tables.map((table) => [table, slice.all(table)]));
-    const { journal, seq } = JSON.parse(JSON.stringify({ journal: server.app.store.people.setting('journal-id', () => ''), seq: server.app.store.journal.head().seq })) as { journal: string; seq: number }; // prettier-ignore
+    const { journal, seq } = JSON.parse(JSON.stringify({ journal: storeOf(server).journalName, seq: storeOf(server).journal.head().seq })) as { journal: string; seq: number }; // prettier-ignore
     const waiting = { command: { id: 'old-1', kind: 'reading.take', site: 's', at: new Date().toISOString(), payload: reading(device, 20.62) }, person: 'p1', by: 'A. Vell', refusal: null }; // prettier-ignore
     globalThis.indexedDB = new IDBFactory();
     await new Promise<void>((resolve, reject) => {
@@ -439,7 +441,7 @@ describe('a hostile network', () => {
         expect([...values(device)].sort()).toEqual([...acceptedBy(server)].sort());
         expect(device.state().refused).toEqual([]);
       }
-      expect(server.app.store.journal.firstBroken()).toBeNull();
+      expect(storeOf(server).journal.firstBroken()).toBeNull();
     },
   );
 });

@@ -11,6 +11,7 @@ import {
 } from '../core/record/commands';
 import { OverlaySlice } from '../core/record/overlay';
 import type { Slice } from '../core/record/slice';
+import type { JournalEvent } from '../core/record/snapshot';
 import type { Change, Id, Lost, TableName } from '../core/record/types';
 import { lostWords } from '../core/words/lost';
 import type { Backoff } from './backoff';
@@ -138,9 +139,11 @@ export class Device extends Subscribable {
 
   async #askServer(site: Id | null, entry: Id | null): Promise<void> {
     try {
-      const [session, sites] = await Promise.all([api.session(), api.sites()]);
+      const [session, listed] = await Promise.all([api.session(), api.sites().catch(nullWithoutName)]);
       if (session.testClock) followClock(session.now);
-      this.#session.take(session, sites);
+      this.#session.take(session, listed ?? undefined);
+      if (!this.#session.person) return this.#askWho(site, entry);
+      const { sites } = this.#session;
       const wanted = site ?? this.#site ?? this.#lastSite();
       const known = sites.some(({ id }) => id === wanted) || this.#outbox.makes(wanted);
       await this.openSite(known ? wanted : await this.#siteHolding(entry, sites));
@@ -152,6 +155,15 @@ export class Device extends Subscribable {
       setTimeout(() => void this.#askServer(site, entry), this.#asking.next());
     }
   }
+
+  /** Nobody has said who they are yet: what is to be shown is asked for once they have. */
+  #askWho(site: Id | null, entry: Id | null): void {
+    this.#onceNamed = () => this.#askServer(site, entry);
+    this.#ready = 'no-person';
+    this.#look();
+  }
+
+  #onceNamed: (() => Promise<void>) | null = null;
 
   readonly #asking = { next: ((wait = 500) => () => (wait = Math.min(wait * 2, 30_000)) * (0.5 + Math.random() / 2))() }; // prettier-ignore
 
@@ -190,6 +202,11 @@ export class Device extends Subscribable {
   async refresh(): Promise<void> {
     await this.#courier.refresh();
     this.#overlay();
+  }
+
+  /** What the server tells by itself of a site's journal. */
+  hear(news: JournalEvent): void {
+    this.#courier.hear(news);
   }
 
   /** Sends what waits. */
@@ -234,7 +251,7 @@ export class Device extends Subscribable {
    */
   async keepPhoto(bytes: Blob): Promise<Id> {
     const id = this.id();
-    if (await this.#outbox.keepPhoto({ id, bytes })) return id;
+    if (await this.#outbox.keepPhoto({ id, bytes, site: this.#site ?? undefined })) return id;
     throw new Refusal(
       'invalid',
       'photo',
@@ -284,17 +301,25 @@ export class Device extends Subscribable {
     const { person } = await api.signIn(name);
     this.#session.become(person);
     this.#tabs?.postMessage({ is: 'person', person } satisfies TabNews);
-    if (this.#ready === 'no-person') await this.openSite(this.#site ?? this.#session.sites[0]?.id ?? null);
+    await this.#named();
     void this.flush();
+  }
+
+  /** Somebody has said who they are: what waited for that is asked now. */
+  async #named(): Promise<void> {
+    const then = this.#onceNamed;
+    this.#onceNamed = null;
+    await then?.();
   }
 
   #listenToTabs(): void {
     if (typeof BroadcastChannel === 'undefined') return;
     this.#tabs = new BroadcastChannel('yendral');
     this.#tabs.onmessage = ({ data }: MessageEvent<TabNews>) => {
-      if (data.is === 'outbox') return void this.#outbox.load();
+      if (data.is === 'outbox') return void this.#outbox.load().then(() => this.flush());
       const before = this.#session.person;
       this.#session.become(data.person);
+      void this.#named();
       if (before && before.id !== data.person.id) this.onOtherPerson(data.person);
     };
   }
@@ -313,6 +338,12 @@ export class Device extends Subscribable {
     this.#tabs = null;
     await this.#copy.settle();
   }
+}
+
+/** Nothing is told to who has not said who they are; any other failure is one. */
+function nullWithoutName(error: unknown): null {
+  if (error instanceof ApiError && error.status === 401) return null;
+  throw error;
 }
 
 /** Tables that can be changed field by field. */

@@ -86,7 +86,7 @@ describe('the instrument in the hand', () => {
     const asked = server(true);
     hand.hold(caliper);
     hand.handle({ jaws: 'close', workpiece: { minorMm: 20, majorMm: 20.2 }, angleDeg: 60 });
-    expect(asked).toHaveBeenCalledWith('c', {
+    expect(asked).toHaveBeenCalledWith('s', 'c', {
       jaws: 'close',
       workpiece: { minorMm: 20, majorMm: 20.2 },
       angleDeg: 60,

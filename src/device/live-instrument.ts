@@ -40,7 +40,7 @@ export class LiveInstrument {
     const instrument = this.#instrument;
     if (!instrument) return;
     this.#here = step(this.#here ?? takeOut(instrument, 97), input);
-    void api.handleInstrument(instrument.id, input).catch(() => {
+    void api.handleInstrument(instrument.site, instrument.id, input).catch(() => {
       this.#heardMs = 0;
     });
   }

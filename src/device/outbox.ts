@@ -26,10 +26,16 @@ export class Outbox extends Subscribable {
 
   /** Takes up what the device has kept, lifted to this version of the program. */
   async load(): Promise<void> {
-    const kept = await this.keeper.read((db) => db.getAll('outbox'), []);
+    const before = new Set(this.#all.map(({ command }) => command.id));
+    const onlyHere = new Set(this.#unkept);
+    const stored = await this.keeper.read((db) => db.getAll('outbox'), []);
+    // While that was read, a command may have left, or come: neither may be undone by it.
+    const kept = stored.filter(({ command }) => !this.#left.has(command.id));
     const known = new Set(kept.map(({ command }) => command.id));
-    // What could not be kept is only here.
-    const here = this.#all.filter(({ command }) => !known.has(command.id) && this.#unkept.has(command.id));
+    const here = this.#all.filter(
+      ({ command: { id } }) =>
+        !known.has(id) && (onlyHere.has(id) || this.#unkept.has(id) || !before.has(id)),
+    );
     this.#all = [...kept.map((one) => ({ ...one, command: upgradeCommand(one.command) })), ...here].sort(
       (a, b) => (a.command.id < b.command.id ? -1 : 1),
     );
@@ -44,7 +50,10 @@ export class Outbox extends Subscribable {
     }
   }
 
+  /** What could not be kept yet is only here. */
   readonly #unkept = new Set<Id>();
+  /** What has left from here: sent or dropped. */
+  readonly #left = new Set<Id>();
 
   get all(): readonly Waiting[] {
     return this.#all;
@@ -136,7 +145,10 @@ export class Outbox extends Subscribable {
   }
 
   #leave(ids: ReadonlySet<Id>): void {
-    for (const id of ids) if (this.#unkept.delete(id)) ahead.kept(id);
+    for (const id of ids) {
+      this.#left.add(id);
+      if (this.#unkept.delete(id)) ahead.kept(id);
+    }
     this.#all = this.#all.filter(({ command }) => !ids.has(command.id));
     this.changed();
   }
@@ -154,6 +166,7 @@ export class Outbox extends Subscribable {
     const here = new Set(this.#all.map(({ command }) => command.id));
     const back = lost.filter(({ id }) => !here.has(id)).map(({ command, person, by }): Waiting => ({ command, person, by, refusal: null, held: true })); // prettier-ignore
     if (back.length === 0) return;
+    for (const { command } of back) this.#left.delete(command.id);
     this.#all = [...this.#all, ...back].sort((a, b) => (a.command.id < b.command.id ? -1 : 1));
     this.changed();
     await this.keeper.write(async (db) => {

@@ -1,75 +1,129 @@
 import { accessSync, constants, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { Store } from '../store/store';
+import type { Id } from '../core/record/types';
+import { holdFolder, type FolderLock } from '../store/folder-lock';
+import { Installation, INSTALLATION_DB, type ListedSite } from '../store/installation';
+import { DatabaseError } from '../store/open';
+import type { SiteStore } from '../store/site-store';
+import { SiteStores } from '../store/site-stores';
+import { takeApart } from '../store/take-apart';
 import type { Clock } from './clock';
 import { EventHub } from './events';
 import { InstrumentHost } from './instruments/host';
 
 /** Everything a use case needs; one per process. */
 export interface App {
-  store: Store;
+  installation: Installation;
+  sites: SiteStores;
   clock: Clock;
-  /** Folder of the photo files. */
-  photos: string;
   events: EventHub;
   instruments: InstrumentHost;
   /** The clock was set by hand, so pages take their time from the server. */
   testClock: boolean;
+  /** Sites that have changed since they were listed. */
+  changed: Set<Id>;
+  lock: FolderLock;
 }
 
 /** A data folder that cannot be used; the message says what to do. */
 export class DataFolderError extends Error {}
 
 /**
- * Opens the data folder, making it when it is not there.
+ * Opens the data folder, making it when it is not there, and holds it: one folder, one server. A database of the
+ * earlier layout is taken apart into a file per site first.
  *
- * @param folder data folder: the database file and the photos
- * @param migrations folder of the numbered `.sql` files
- * @throws DataFolderError when the folder cannot be made or written
+ * @param folder data folder: the installation's database and a folder per site
+ * @param migrations folder of the folders of numbered `.sql` files
+ * @throws DataFolderError when the folder cannot be made or written, or is in use
  */
 export function openApp(folder: string, migrations: string, clock: Clock, testClock = false): App {
-  const photos = join(folder, 'photos');
+  needFolder(folder);
   try {
-    mkdirSync(photos, { recursive: true });
+    const lock = holdFolder(folder);
+    try {
+      const now = () => clock().toISOString();
+      takeApart(folder, migrations, now());
+      const installation = Installation.open(join(folder, INSTALLATION_DB), join(migrations, 'installation'));
+      const sites = new SiteStores(join(folder, 'sites'), join(migrations, 'site'), now);
+      const events = new EventHub();
+      const instruments = new InstrumentHost(events, clock);
+      const app = {
+        installation,
+        sites,
+        clock,
+        events,
+        instruments,
+        testClock,
+        changed: new Set<Id>(),
+        lock,
+      };
+      listAll(app);
+      return app;
+    } catch (error) {
+      lock.release();
+      throw error;
+    }
+  } catch (error) {
+    if (error instanceof DatabaseError) throw new DataFolderError(error.message);
+    throw error;
+  }
+}
+
+function needFolder(folder: string): void {
+  try {
+    mkdirSync(folder, { recursive: true });
     accessSync(folder, constants.W_OK);
-    accessSync(photos, constants.W_OK);
   } catch (error) {
     throw new DataFolderError(
       `The data folder ${folder} cannot be written (${(error as NodeJS.ErrnoException).code}). ` +
         'Give write access to it, or name another folder in YENDRAL_DATA.',
     );
   }
-  const events = new EventHub();
-  return {
-    store: openStore(join(folder, 'yendral.db'), migrations),
-    clock,
-    photos,
-    events,
-    instruments: new InstrumentHost(events, clock),
-    testClock,
-  };
 }
 
-function openStore(file: string, migrations: string): Store {
-  try {
-    return new Store(file, migrations);
-  } catch (error) {
-    const { code } = error as { code?: string };
-    if (code?.startsWith('SQLITE_READONLY') || code === 'SQLITE_CANTOPEN') {
-      throw new DataFolderError(
-        `The database ${file} cannot be written (${code}). Give write access to it, or name another folder in YENDRAL_DATA.`,
-      );
-    }
-    if (code === 'SQLITE_NOTADB' || code === 'SQLITE_CORRUPT') {
-      throw new DataFolderError(`${file} is no sound database (${code}). Put a backup in its place.`);
-    }
-    throw error;
-  }
+/** The list follows the files: a site whose folder was put there is listed, one that is gone is not. */
+function listAll(app: App): void {
+  const there = new Set(app.sites.ids());
+  const listed = new Set(app.installation.sites().map(({ id }) => id));
+  for (const id of listed) if (!there.has(id)) app.installation.unlist(id);
+  for (const id of there) if (!listed.has(id)) listSite(app, id);
 }
 
-/** Ends the streams and closes the database. */
+/** The sites as they are now, by name. */
+export function listedSites(app: App): ListedSite[] {
+  for (const id of app.changed) listSite(app, id);
+  return app.installation.sites();
+}
+
+function listSite({ installation, sites, changed }: App, id: Id): void {
+  changed.delete(id);
+  const store = sites.get(id);
+  const site = store?.site;
+  if (store && site) installation.list(id, site.name, store.summary());
+  else installation.unlist(id);
+}
+
+/**
+ * The site of an id or a name.
+ *
+ * @throws Error that names the sites there are
+ */
+export function siteCalled(app: App, called: string): SiteStore {
+  const { sites } = app;
+  const listed = listedSites(app);
+  const store = sites.get(listed.find(({ id, name }) => id === called || name === called)?.id ?? '');
+  if (store) return store;
+  throw new Error(
+    `There is no site "${called}". Sites: ${listed.map(({ name }) => name).join(', ') || 'none yet'}.`,
+  );
+}
+
+/** Ends the streams and closes the databases. */
 export function closeApp(app: App): void {
   app.instruments.stop();
   app.events.end();
-  app.store.close();
+  listedSites(app);
+  app.sites.close();
+  app.installation.close();
+  app.lock.release();
 }

@@ -1,25 +1,40 @@
+import type { JournalEvent } from '../core/record/snapshot';
+import type { Id } from '../core/record/types';
+
+/** How long news of a site gather before they are told, ms. */
+const GATHER_MS = 250;
+/** A line that says nothing keeps the stream open through whatever stands between, ms. */
+const KEEP_ALIVE_MS = 20_000;
+/** Changes of more than this are asked for by who wants them, characters. */
+const MOST_TOLD = 64_000;
+
 /** One open event stream. */
 interface Listener {
+  sites: ReadonlySet<Id>;
   send: (text: string) => void;
   end: () => void;
 }
 
-/** One multiplexed event stream per page, for instruments and for news of the journal. */
+/** One multiplexed event stream per page, for instruments and for news of the journals of some sites. */
 export class EventHub {
   readonly #listeners = new Set<Listener>();
+  readonly #gathered = new Map<Id, JournalEvent>();
+  #gathering: NodeJS.Timeout | null = null;
+  readonly #alive = setInterval(() => this.#toAll(': still here\n\n'), KEEP_ALIVE_MS).unref();
 
   /** How many pages listen. */
   get size(): number {
     return this.#listeners.size;
   }
 
-  /** Opens a stream; it ends when the reader goes away or the server stops. */
-  open(): ReadableStream<Uint8Array> {
+  /** Opens a stream on some sites; it ends when the reader goes away or the server stops. */
+  open(sites: readonly Id[]): ReadableStream<Uint8Array> {
     const encoder = new TextEncoder();
     let listener: Listener;
     return new ReadableStream({
       start: (controller) => {
         listener = {
+          sites: new Set(sites),
           send: (text) => {
             // A reader that does not keep up loses samples, never memory.
             if ((controller.desiredSize ?? 0) > -256) controller.enqueue(encoder.encode(text));
@@ -35,10 +50,30 @@ export class EventHub {
     });
   }
 
-  /** Sends one event to every page. */
-  send(event: string, data: unknown): void {
-    const text = `event: ${event}\ndata: ${JSON.stringify(data)}\n\n`;
+  /** Sends one event to every page that listens to a site. */
+  send(event: string, data: unknown, site: Id): void {
+    this.#toAll(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`, site);
+  }
+
+  /** News of a site's journal: told together with what comes in the next moment. */
+  news(event: JournalEvent): void {
+    const before = this.#gathered.get(event.site);
+    this.#gathered.set(event.site, before ? together(before, event) : event);
+    this.#gathering ??= setTimeout(() => this.#tell(), GATHER_MS).unref();
+  }
+
+  #tell(): void {
+    this.#gathering = null;
+    for (const event of this.#gathered.values()) {
+      const changes = event.changes === 'refetch' || JSON.stringify(event.changes).length > MOST_TOLD ? 'refetch' : event.changes; // prettier-ignore
+      this.send('journal', { ...event, changes }, event.site);
+    }
+    this.#gathered.clear();
+  }
+
+  #toAll(text: string, site?: Id): void {
     for (const listener of this.#listeners) {
+      if (site !== undefined && !listener.sites.has(site)) continue;
       try {
         listener.send(text);
       } catch {
@@ -49,6 +84,8 @@ export class EventHub {
 
   /** Ends every stream. */
   end(): void {
+    if (this.#gathering) clearTimeout(this.#gathering);
+    clearInterval(this.#alive);
     for (const listener of this.#listeners) {
       try {
         listener.end();
@@ -58,4 +95,11 @@ export class EventHub {
     }
     this.#listeners.clear();
   }
+}
+
+/** Two pieces of news of one site, one after the other. */
+function together(first: JournalEvent, next: JournalEvent): JournalEvent {
+  const whole = first.changes !== 'refetch' && next.changes !== 'refetch' && first.seq === next.after;
+  const changes = whole ? [...(first.changes as []), ...(next.changes as [])] : 'refetch';
+  return { ...next, after: first.after, changes };
 }

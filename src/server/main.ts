@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { openApp, type App } from './app';
-import { clockFrom } from './clock';
+import { clockFrom, type Clock } from './clock';
+import { hostNames, isOwnMachine } from './http/guard';
 import { createHttpServer, listen, stop, type PageHandler, type Tls } from './http/server';
 
 /** Folder of the build. */
@@ -11,25 +12,25 @@ const DIST = dirname(dirname(fileURLToPath(import.meta.url)));
 /** Where data are kept unless `YENDRAL_DATA` says otherwise. */
 export const dataFolder = (): string => resolve(process.env.YENDRAL_DATA ?? 'data');
 
+/** The machine's clock, or the one that `YENDRAL_NOW` sets. */
+export const environmentClock = (): Clock => clockFrom(process.env.YENDRAL_NOW);
+
 /** Opens the data folder as the environment says. */
 export const appFromEnvironment = (): App =>
-  openApp(
-    dataFolder(),
-    join(DIST, 'migrations'),
-    clockFrom(process.env.YENDRAL_NOW),
-    Boolean(process.env.YENDRAL_NOW),
-  );
+  openApp(dataFolder(), join(DIST, 'migrations'), environmentClock(), Boolean(process.env.YENDRAL_NOW));
 
 /** Starts the server on an open app, prints its address, and stops it on SIGTERM or SIGINT. */
 export async function serve(app: App): Promise<void> {
   const port = readPort(process.env.PORT);
-  const host = process.env.HOST ?? '127.0.0.1';
+  const host = process.env.HOST || '127.0.0.1';
+  needOpen(host, process.argv.slice(2));
   const { handler } = (await import(pathToFileURL(join(DIST, 'server', 'entry.mjs')).href)) as {
     handler: PageHandler;
   };
   const csp = readFileSync(join(DIST, 'csp.txt'), 'utf8').trim();
   const tls = tlsFrom(process.argv.slice(2));
-  const server = createHttpServer(app, handler, join(DIST, 'client'), csp, tls);
+  const hosts = hostNames(host, process.env.YENDRAL_HOSTS);
+  const server = createHttpServer({ app, handler, client: join(DIST, 'client'), csp, hosts, tls });
   const bound = await listen(server, port, host);
   console.log(
     `Yendral is ready: ${tls ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${bound}/`,
@@ -43,6 +44,21 @@ export async function serve(app: App): Promise<void> {
   };
   process.on('SIGTERM', () => end('SIGTERM'));
   process.on('SIGINT', () => end('SIGINT'));
+}
+
+/**
+ * Listening for others than this machine has to be asked for: a name is no password.
+ *
+ * @throws Error that says what it means and how to ask for it
+ */
+export function needOpen(host: string, words: readonly string[]): void {
+  if (isOwnMachine(host)) return;
+  const means = 'Whoever reaches this address can sign in under any name: names are no passwords.';
+  if (!words.includes('--open'))
+    throw new Error(
+      `HOST=${host} listens for other machines. ${means} Add --open if this network is yours alone.`,
+    );
+  console.warn(`Listening for other machines on ${host}. ${means}`);
 }
 
 /**
@@ -77,7 +93,8 @@ function pem(file: string, what: string): Buffer {
 
 function readPort(text: string | undefined): number {
   const port = Number(text ?? 4321);
-  if (Number.isInteger(port) && port >= 0 && port <= 65535) return port;
+  if (/^\d*$/.test(text ?? '4321') && text !== '' && Number.isInteger(port) && port >= 0 && port <= 65535)
+    return port;
   throw new Error(`PORT="${text}" is no port. Choose a number from 1 to 65535.`);
 }
 

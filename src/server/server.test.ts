@@ -19,7 +19,8 @@ import { commandsAfter, snapshotOf } from './sync';
 
 let app: App;
 const slice = recordsWith();
-const site = () => app.store.records.get('site', 's')!;
+const store = () => app.sites.get('s')!;
+const AT = '2026-03-04T10:00:00Z';
 const give = (kind: string, payload: object) =>
   acceptCommands(app, [{ id: ulid(), kind, site: 's', at: '2026-03-04T10:00:00Z', payload }], {
     id: 'p',
@@ -81,45 +82,67 @@ describe('sessions', () => {
 describe('the event hub', () => {
   it('sends to every open stream, forgets the ones that are gone, and ends the rest', async () => {
     const hub = new EventHub();
-    const [a, b] = [hub.open().getReader(), hub.open().getReader()];
+    const [a, b] = [hub.open(['s']).getReader(), hub.open(['s', 't']).getReader()];
     const text = async (reader: typeof a) => new TextDecoder().decode((await reader.read()).value);
     expect(await text(a)).toBe('retry: 1000\n\n');
     await text(b);
-    hub.send('journal', { site: 's', seq: 1 });
-    expect(await text(a)).toBe('event: journal\ndata: {"site":"s","seq":1}\n\n');
+    hub.send('instrument', { mm: 2 }, 't');
+    hub.send('instrument', { mm: 1 }, 's');
+    expect(await text(a)).toBe('event: instrument\ndata: {"mm":1}\n\n');
     await b.cancel();
     expect(hub.size).toBe(1);
     hub.end();
     expect((await a.read()).done).toBe(true);
     expect(hub.size).toBe(0);
   });
+  it('tells news of a site together, with what they changed; what does not follow on is asked for', async () => {
+    const hub = new EventHub();
+    const reader = hub.open(['s']).getReader();
+    await reader.read();
+    const change = { table: 'cable' as const, id: 'k', after: null };
+    hub.news({ site: 's', after: 0, seq: 1, head: 'a', changes: [change] });
+    hub.news({ site: 's', after: 1, seq: 2, head: 'b', changes: [change] });
+    hub.news({ site: 't', after: 0, seq: 1, head: 'x', changes: [] });
+    const told = async () => JSON.parse(new TextDecoder().decode((await reader.read()).value).split('data: ')[1]!) as object; // prettier-ignore
+    expect(await told()).toEqual({ site: 's', after: 0, seq: 2, head: 'b', changes: [change, change] });
+    hub.news({ site: 's', after: 2, seq: 3, head: 'c', changes: [change] });
+    hub.news({ site: 's', after: 4, seq: 5, head: 'e', changes: [change] });
+    expect(await told()).toMatchObject({ after: 2, seq: 5, changes: 'refetch' });
+    hub.end();
+  });
   it('a reader that does not keep up loses events, not memory', () => {
     const hub = new EventHub();
-    hub.open();
-    for (let i = 0; i < 5000; i++) hub.send('instrument', { i });
+    hub.open(['s']);
+    for (let i = 0; i < 5000; i++) hub.send('instrument', { i }, 's');
     expect(hub.size).toBe(1);
   });
 });
 
 describe('a page’s copy', () => {
   it('is a snapshot, then the commands after it', () => {
-    const { seq, hash, journal, records } = snapshotOf(app, site());
+    const { seq, hash, journal, records } = snapshotOf(store());
     expect(records.entry.map(({ id }) => id)).toEqual(['e']);
-    expect(commandsAfter(app, 's', seq, hash)).toEqual({ journal, seq, hash, back: false, commands: [] });
-    expect(commandsAfter(app, 's', seq, 'f'.repeat(64))).toMatchObject({ back: true, commands: [] });
-    expect(commandsAfter(app, 's', seq + 1)).toMatchObject({ back: true });
+    expect(commandsAfter(store(), seq, hash)).toEqual({
+      journal,
+      seq,
+      hash,
+      back: false,
+      commands: [],
+      more: false,
+    });
+    expect(commandsAfter(store(), seq, 'f'.repeat(64))).toMatchObject({ back: true, commands: [] });
+    expect(commandsAfter(store(), seq + 1)).toMatchObject({ back: true });
     give('cable.edit', { id: 'k', set: { from: 'MCC' } });
-    const news = commandsAfter(app, 's', seq);
+    const news = commandsAfter(store(), seq);
     expect(news.commands.map(({ command, person }) => [command.kind, person])).toEqual([
       ['cable.edit', 'A. Vell'],
     ]);
-    expect(commandsAfter(app, 'other', 0).commands).toEqual([]);
   });
 });
 
 describe('site files', () => {
   it('hold to the published schema, and come back as they were', () => {
-    const file = exportSite(app, site());
+    const file = exportSite(store(), AT);
     expect(schemaFaults('site', file)).toEqual([]);
     const read = readSiteFile(JSON.stringify(file));
     if ('faults' in read) throw new Error(JSON.stringify(read.faults));
@@ -127,7 +150,7 @@ describe('site files', () => {
     expect(file.cable[0]).not.toHaveProperty('rev');
   });
   it.each(EXPORTS)('%s can be written for an empty ledger', (name) => {
-    const { text, type } = exportOf(app, site(), name);
+    const { text, type } = exportOf(store(), name, AT);
     expect(text.length).toBeGreaterThan(10);
     expect(type).toContain(name.endsWith('csv') ? 'text/csv' : 'application/json');
   });
@@ -135,7 +158,7 @@ describe('site files', () => {
 
 describe('a cable schedule', () => {
   const HEAD = 'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c';
-  const preview = (...rows: string[]) => previewImport(app, site(), 'cables', [HEAD, ...rows].join('\n'));
+  const preview = (...rows: string[]) => previewImport(store(), 'cables', [HEAD, ...rows].join('\n'));
   it('says what is new, what changes and what is on file', () => {
     const same = 'P-1,40,4,4,4.1,15.2,wire,1.25,1.5,20.7,90';
     const { rows, items, faults } = preview(
@@ -185,7 +208,7 @@ describe('a certificate file', () => {
     const { id: _id, site: _site, ...certificate } = slice.get('certificate', 'q')!;
     return JSON.stringify({ format: 'yendral-certificate-1', certificate: { ...certificate, ...change } });
   };
-  const preview = (text: string) => previewImport(app, site(), 'certificate', text);
+  const preview = (text: string) => previewImport(store(), 'certificate', text);
   it('is matched by its number', () => {
     expect(preview(file()).rows).toMatchObject([{ action: 'same' }]);
     expect(preview(file({ title: 'Other' })).rows).toMatchObject([{ action: 'change', fields: ['title'] }]);
@@ -206,7 +229,7 @@ describe('a certificate file', () => {
 
 describe('a table of sizes', () => {
   const head = 'certificate,size,thread,outer_from,outer_to,inner_from,inner_to,wire_from,wire_to,proud';
-  const preview = (...rows: string[]) => previewImport(app, site(), 'sizes', [head, ...rows].join('\n'));
+  const preview = (...rows: string[]) => previewImport(store(), 'sizes', [head, ...rows].join('\n'));
   it('adds a size with what its row says and no more, changes a known one, and says when nothing changes', () => {
     const { rows, items, faults } = preview(
       'FRN 24.0117,S4,M32x1.5,22.6,31.5,17,25.4,"1,5",2.1,',
@@ -236,27 +259,29 @@ describe('a table of sizes', () => {
     expect(items).toEqual([]);
   });
   it('comes back as it went out', () => {
-    const { text } = exportOf(app, site(), 'sizes.csv');
-    const { rows, faults } = previewImport(app, site(), 'sizes', text);
+    const { text } = exportOf(store(), 'sizes.csv', AT);
+    const { rows, faults } = previewImport(store(), 'sizes', text);
     expect([faults, rows.map(({ action }) => action)]).toEqual([[], ['same']]);
   });
 });
 
 describe('instruments', () => {
   it('move only when they are simulated, and only as they can', () => {
-    expect(() => handleInstrument(app, 'none', {})).toThrow('no instrument');
-    expect(() => handleInstrument(app, 'u', { jaws: 'close' })).toThrow('does not send by itself');
-    expect(() => handleInstrument(app, 'c', { jaws: 'bite' })).toThrow('must be one of');
-    expect(() => handleInstrument(app, 'c', { workpiece: { minorMm: 0, majorMm: 1 } })).toThrow('above 0');
-    handleInstrument(app, 'c', { jaws: 'close', workpiece: { minorMm: 20, majorMm: 20.1 } });
-    expect(() => handleInstrument(app, 'c', { target: 'warm' })).toThrow('target');
-    handleInstrument(app, 'c', { target: null });
+    expect(() => handleInstrument(app, store(), 'none', {})).toThrow('no instrument');
+    expect(() => handleInstrument(app, store(), 'u', { jaws: 'close' })).toThrow('does not send by itself');
+    expect(() => handleInstrument(app, store(), 'c', { jaws: 'bite' })).toThrow('must be one of');
+    expect(() => handleInstrument(app, store(), 'c', { workpiece: { minorMm: 0, majorMm: 1 } })).toThrow(
+      'above 0',
+    );
+    handleInstrument(app, store(), 'c', { jaws: 'close', workpiece: { minorMm: 20, majorMm: 20.1 } });
+    expect(() => handleInstrument(app, store(), 'c', { target: 'warm' })).toThrow('target');
+    handleInstrument(app, store(), 'c', { target: null });
   });
 });
 
 describe('findings', () => {
   it('carry round, date, inspector, instrument and certificate', () => {
-    const [head, ...rows] = exportOf(app, site(), 'findings.csv').text.split('\r\n');
+    const [head, ...rows] = exportOf(store(), 'findings.csv', AT).text.split('\r\n');
     expect(head).toContain('round,date,inspector,instrument,certificate');
     expect(rows.some((row) => row.includes('FRN 24.0117'))).toBe(true);
   });
@@ -264,14 +289,14 @@ describe('findings', () => {
 
 describe('a site of which little is known', () => {
   it('take what nobody recorded, and come back with it', () => {
-    const { hole } = app.store.records.get('entry', 'e')!;
+    const { hole } = store().records.get('entry', 'e')!;
     give('area.edit', { id: 'a', set: { ambientC: null, ingressNeed: null } });
     give('enclosure.edit', { id: 'b', set: { group: null, ingress: null, volumeCm3: null, wallMm: null } });
     give('cable.edit', { id: 'k', set: { cores: [], shape: null, coldFlow: null, innerMm: null, outerMm: null, lengthM: null, maxC: null, toleranceMm: null, sheathMm: null } }); // prettier-ignore
     give('entry.edit', { id: 'e', set: { hole: { ...hole, form: null, thread: null, chamfersMm: null }, washerMm: null } }); // prettier-ignore
     give('certificate.edit', { id: 'q', set: { issued: null, state: null, ingress: null, sealing: null, specialConditions: null, reducedRetention: null } }); // prettier-ignore
-    expect(app.store.records.get('enclosure', 'b')!.wallMm).toBeNull();
-    const file = exportSite(app, site());
+    expect(store().records.get('enclosure', 'b')!.wallMm).toBeNull();
+    const file = exportSite(store(), AT);
     expect(schemaFaults('site', file)).toEqual([]);
     expect('faults' in readSiteFile(JSON.stringify(file))).toBe(false);
   });

@@ -1,27 +1,25 @@
-import { ulid } from 'ulid';
 import type { AnyCommand } from '../core/record/commands';
 import type { JournalNews, Snapshot } from '../core/record/snapshot';
-import type { Id, Tables } from '../core/record/types';
 import { TABLES } from '../core/record/tables';
-import type { App } from './app';
+import type { SiteStore } from '../store/site-store';
+
+/** Lines that one answer holds. */
+const MOST_LINES = 500;
 
 /** Changes that a page gets with its snapshot, so that it can undo them. */
 const RECENT_CHANGES = 200;
 
-/** Names the journal of this database, so that a page notices when the server has started anew. */
-const journalId = (store: App['store']): string => store.people.setting('journal-id', ulid);
-
 /** Everything a page keeps of a site. */
-export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {
+export function snapshotOf(store: SiteStore): Snapshot {
   return store.db.transaction(() => {
     const records = Object.fromEntries(
       TABLES.map((table) => {
-        if (table === 'site') return [table, [site]];
-        if (table === 'change') return [table, store.records.recentChanges(site.id, RECENT_CHANGES)];
-        return [table, store.records.by(table, 'site', site.id)];
+        if (table === 'site') return [table, store.records.all('site')];
+        if (table === 'change') return [table, store.records.recentChanges(store.id, RECENT_CHANGES)];
+        return [table, store.records.all(table)];
       }),
     ) as unknown as Snapshot['records'];
-    return { journal: journalId(store), ...store.journal.head(), records };
+    return { journal: store.journalName, ...store.journal.head(), records };
   })();
 }
 
@@ -31,17 +29,18 @@ export function snapshotOf({ store }: App, site: Tables['site']): Snapshot {
  * @param hash of the line `after`, as the asker knows it; empty where they do not. Another one says that the journal
  * was put back, as by an older backup.
  */
-export function commandsAfter({ store }: App, site: Id, after: number, hash = ''): JournalNews {
+export function commandsAfter(store: SiteStore, after: number, hash = ''): JournalNews {
   return store.db.transaction((): JournalNews => {
-    const journal = journalId(store);
+    const journal = store.journalName;
     const head = store.journal.head();
-    if (!store.journal.holds(after, hash)) return { journal, ...head, back: true, commands: [] };
-    const commands = store.journal.after(site, after).map((line) => ({
+    if (!store.journal.holds(after, hash)) return { journal, ...head, back: true, commands: [], more: false };
+    const commands = store.journal.after(after, MOST_LINES).map((line) => ({
       seq: line.seq,
       hash: line.hash,
       person: line.person,
       command: JSON.parse(line.command) as AnyCommand,
     }));
-    return { journal, ...head, back: false, commands };
+    const more = commands.length === MOST_LINES && commands.at(-1)!.seq < head.seq;
+    return { journal, ...head, back: false, commands, more };
   })();
 }

@@ -8,7 +8,6 @@ import type { Db } from './open';
 export interface JournalLine {
   seq: number;
   id: Id;
-  site: Id;
   received_at: string;
   person: string;
   command: string;
@@ -17,36 +16,61 @@ export interface JournalLine {
   hash: string;
 }
 
+/** Where a journal stands. */
+export interface JournalHead {
+  seq: number;
+  hash: string;
+}
+
+/** A line of the program itself: nobody gave it, and it changes no record. */
+export interface OwnLine {
+  kind: 'migrated' | 'checkpoint';
+  at: string;
+  payload: Record<string, unknown>;
+}
+
+/** Ids of the program's own lines begin so; no command's can. */
+const OWN = ':';
+
 /**
  * Hash of a line: SHA-256 over the canonical JSON (RFC 8785) of its fields, which stand in the order of their
  * names; the command is canonical JSON already.
  */
-function hashOf({
+export function hashOf({
   command,
   person,
   prev,
   received_at,
   seq,
-}: Omit<JournalLine, 'id' | 'site' | 'sent' | 'hash'>): string {
+}: Pick<JournalLine, 'command' | 'person' | 'prev' | 'received_at' | 'seq'>): string {
   const text = `{"command":${command},"person":${JSON.stringify(person)},"prev":"${prev}","received_at":"${received_at}","seq":${seq}}`;
   return createHash('sha256').update(text).digest('hex');
 }
 
 /** Hash before the first line. */
-const START = '0'.repeat(64);
+export const START = '0'.repeat(64);
 
-/** The journal: accepted commands in server order, each line hashed over the one before. */
+/** A place where a chain does not hold. */
+export interface BrokenLine {
+  seq: number;
+  what: 'missing' | 'link' | 'hash';
+}
+
+/** The journal of a site: accepted commands in server order, each line hashed over the one before. */
 export class Journal {
   readonly #append;
   readonly #byId;
+  readonly #earlier;
   readonly #head;
+  #known: JournalHead | null = null;
 
   constructor(private readonly db: Db) {
     this.#append = db.prepare(
-      `INSERT INTO journal (seq, id, site, received_at, person, command, sent, prev, hash)
-       VALUES (@seq, @id, @site, @received_at, @person, @command, @sent, @prev, @hash)`,
+      `INSERT INTO journal (seq, id, received_at, person, command, sent, prev, hash)
+       VALUES (@seq, @id, @received_at, @person, @command, @sent, @prev, @hash)`,
     );
     this.#byId = db.prepare('SELECT * FROM journal WHERE id = ?');
+    this.#earlier = db.prepare('SELECT sent FROM earlier WHERE id = ?');
     this.#head = db.prepare('SELECT seq, hash FROM journal ORDER BY seq DESC LIMIT 1');
   }
 
@@ -54,9 +78,25 @@ export class Journal {
     return (this.#byId.get(id) as JournalLine | undefined) ?? null;
   }
 
+  /** A line by its number; null where there is none. */
+  line(seq: number): JournalLine | null {
+    const row = this.db.prepare('SELECT * FROM journal WHERE seq = ?').get(seq);
+    return (row as JournalLine | undefined) ?? null;
+  }
+
+  /** Hash of a command as it was sent before the site had a file of its own; null for any other. */
+  sentEarlier(id: Id): string | null {
+    return (this.#earlier.get(id) as { sent: string } | undefined)?.sent ?? null;
+  }
+
   /** Newest line's number and hash: a chain alone cannot show a cut tail, so the head is printed on reports. */
-  head(): { seq: number; hash: string } {
-    return (this.#head.get() as { seq: number; hash: string } | undefined) ?? { seq: 0, hash: START };
+  head(): JournalHead {
+    return (this.#known ??= (this.#head.get() as JournalHead | undefined) ?? { seq: 0, hash: START });
+  }
+
+  /** Forgets where it stands: after something was taken back, or when somebody else may have written. */
+  forget(): void {
+    this.#known = null;
   }
 
   /** Whether the journal holds a line, by its number and, where it is known, its hash. */
@@ -65,63 +105,67 @@ export class Journal {
     if (seq > head.seq) return false;
     if (hash === '') return true;
     if (seq === 0) return hash === START;
-    const line = this.db.prepare('SELECT hash FROM journal WHERE seq = ?').get(seq) as
-      { hash: string } | undefined;
-    return line?.hash === hash;
+    return this.line(seq)?.hash === hash;
   }
 
-  /** Number of a site's newest line before a number; 0 where there is none. */
-  lastOf(site: Id, before = Number.MAX_SAFE_INTEGER): number {
-    const row = this.db
-      .prepare('SELECT max(seq) AS seq FROM journal WHERE site = ? AND seq < ?')
-      .get(site, before) as {
-      seq: number | null;
-    };
-    return row.seq ?? 0;
-  }
-
-  /** Those of the ids that are in the journal. */
+  /** Those of the ids that were taken. */
   known(ids: readonly Id[]): Id[] {
-    return ids.filter((id) => this.#byId.get(id) !== undefined);
+    return ids.filter((id) => this.#byId.get(id) !== undefined || this.sentEarlier(id) !== null);
   }
 
   /** Appends a command; the caller holds the transaction. */
-  append(
-    command: AnyCommand,
-    person: string,
-    receivedAt: string,
-    sent: string,
-  ): { seq: number; hash: string } {
+  append(command: AnyCommand, person: string, receivedAt: string, sent: string): JournalHead {
+    return this.#put(command.id, canonicalize(command)!, person, receivedAt, sent);
+  }
+
+  /** Appends a line of the program itself; the caller holds the transaction. */
+  appendOwn(line: OwnLine): JournalHead {
+    return this.#put(`${OWN}${line.kind}-${this.head().seq + 1}`, canonicalize(line)!, '', line.at, '');
+  }
+
+  #put(id: Id, command: string, person: string, receivedAt: string, sent: string): JournalHead {
     const head = this.head();
-    const line = { seq: head.seq + 1, prev: head.hash, received_at: receivedAt, person };
-    const text = canonicalize(command)!;
-    const hash = hashOf({ ...line, command: text });
-    this.#append.run({ ...line, id: command.id, site: command.site, command: text, sent, hash });
-    return { seq: line.seq, hash };
+    const line = { seq: head.seq + 1, prev: head.hash, received_at: receivedAt, person, command };
+    const hash = hashOf(line);
+    this.#append.run({ ...line, id, sent, hash });
+    return (this.#known = { seq: line.seq, hash });
   }
 
-  /** Lines of a site after a line, in order. */
-  after(site: Id, seq: number): JournalLine[] {
+  /** Commands after a line, in order, no more than some. */
+  after(seq: number, most: number): JournalLine[] {
     return this.db
-      .prepare('SELECT * FROM journal WHERE site = ? AND seq > ? ORDER BY seq')
-      .all(site, seq) as JournalLine[];
+      .prepare(`SELECT * FROM journal WHERE seq > ? AND id NOT LIKE '${OWN}%' ORDER BY seq LIMIT ?`)
+      .all(seq, most) as JournalLine[];
   }
 
-  /** Every line in order. */
-  lines(): IterableIterator<JournalLine> {
-    return this.db.prepare('SELECT * FROM journal ORDER BY seq').iterate() as IterableIterator<JournalLine>;
+  /** Every line in order, from a number on. */
+  lines(from = 1): IterableIterator<JournalLine> {
+    return this.db
+      .prepare('SELECT * FROM journal WHERE seq >= ? ORDER BY seq')
+      .iterate(from) as IterableIterator<JournalLine>;
   }
 
-  /** Number of the first line whose hash or link does not hold; null when the chain is whole. */
-  firstBroken(): number | null {
-    let prev = START;
-    let seq = 0;
-    for (const line of this.lines()) {
+  /** The program's newest own line, which replay starts at; null where there is none. */
+  lastOwn(): { seq: number; line: OwnLine } | null {
+    const row = this.db
+      .prepare(`SELECT seq, command FROM journal WHERE id LIKE '${OWN}%' ORDER BY seq DESC LIMIT 1`)
+      .get() as { seq: number; command: string } | undefined;
+    return row ? { seq: row.seq, line: JSON.parse(row.command) as OwnLine } : null;
+  }
+
+  /** The first line from a number on whose number, link or hash does not hold; null when the chain is whole. */
+  firstBroken(from = 1): BrokenLine | null {
+    const before = this.db.prepare('SELECT hash FROM journal WHERE seq = ?').get(from - 1) as
+      { hash: string } | undefined;
+    if (from > 1 && !before) return { seq: from - 1, what: 'missing' };
+    let prev = before?.hash ?? START;
+    let seq = from - 1;
+    for (const line of this.lines(from)) {
       seq++;
-      const { received_at, person, command } = line;
-      const hash = hashOf({ seq, prev, received_at, person, command });
-      if (line.seq !== seq || line.prev !== prev || line.hash !== hash) return seq;
-      prev = hash;
+      if (line.seq !== seq) return { seq, what: 'missing' };
+      if (line.prev !== prev) return { seq, what: 'link' };
+      if (line.hash !== hashOf(line)) return { seq, what: 'hash' };
+      prev = line.hash;
     }
     return null;
   }

@@ -1,31 +1,75 @@
 import Database from 'better-sqlite3';
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 export type Db = Database.Database;
 
+/** A database that cannot be used; the message says what to do. */
+export class DatabaseError extends Error {}
+
 /**
- * Opens the one database file and brings it to the newest migration.
+ * Opens a database file and brings it to the newest migration.
  * WAL with full sync: what is acknowledged is on the disk.
  *
  * @param file path of the database; its folder exists and can be written
  * @param migrations folder of the numbered `.sql` files
+ * @throws DatabaseError when it cannot be written, is damaged, is of another program, or of a newer version of this one
  */
 export function openDatabase(file: string, migrations: string): Db {
-  const db = new Database(file);
-  db.pragma('journal_mode = WAL');
-  db.pragma('synchronous = FULL');
-  db.pragma('foreign_keys = ON');
-  db.pragma('busy_timeout = 5000');
-  migrate(db, migrations);
-  return db;
+  try {
+    const db = new Database(file);
+    try {
+      db.pragma('journal_mode = WAL');
+      db.pragma('synchronous = FULL');
+      db.pragma('foreign_keys = ON');
+      db.pragma('busy_timeout = 5000');
+      migrate(db, file, migrations);
+      return db;
+    } catch (error) {
+      db.close();
+      throw error;
+    }
+  } catch (error) {
+    throw explained(file, error);
+  }
 }
 
-function migrate(db: Db, folder: string): void {
+/** Opens a database for reading only; it is as it was left, whatever its version. */
+export function openForReading(file: string): Db {
+  if (!existsSync(file)) throw new DatabaseError(`${file} is not there.`);
+  try {
+    const db = new Database(file, { readonly: true, fileMustExist: true });
+    db.pragma('busy_timeout = 5000');
+    return db;
+  } catch (error) {
+    throw explained(file, error);
+  }
+}
+
+/** What a fault of the database means, and what to do. */
+function explained(file: string, error: unknown): unknown {
+  const { code } = error as { code?: string };
+  if (code?.startsWith('SQLITE_READONLY') || code === 'SQLITE_CANTOPEN')
+    return new DatabaseError(`The database ${file} cannot be written (${code}). Give write access to it, or name another folder in YENDRAL_DATA.`); // prettier-ignore
+  if (code === 'SQLITE_NOTADB' || code?.startsWith('SQLITE_CORRUPT'))
+    return new DatabaseError(`${file} is no sound database (${code}). Put a backup in its place with npm run restore.`); // prettier-ignore
+  if (code === 'SQLITE_FULL' || code?.startsWith('SQLITE_IOERR'))
+    return new DatabaseError(`The disk is full, or fails, under ${file} (${code}). Make room, then start again; nothing was lost.`); // prettier-ignore
+  if (code?.startsWith('SQLITE_BUSY'))
+    return new DatabaseError(`${file} is in use by another program (${code}). Stop it, then start again.`);
+  return error;
+}
+
+function migrate(db: Db, file: string, folder: string): void {
   const done = db.pragma('user_version', { simple: true }) as number;
   const files = readdirSync(folder)
     .filter((name) => /^\d{4}-.+\.sql$/.test(name))
     .sort();
+  const newest = Number(files.at(-1)?.slice(0, 4) ?? 0);
+  if (done > newest)
+    throw new DatabaseError(`${file} was written by a newer version of Yendral (its number is ${done}, this version knows ${newest}). Use that version; this one changes nothing.`); // prettier-ignore
+  if (done === 0 && db.prepare('SELECT count(*) AS n FROM sqlite_master').pluck().get() !== 0)
+    throw new DatabaseError(`${file} is a database of another program. Name another folder in YENDRAL_DATA.`);
   for (const name of files) {
     const number = Number(name.slice(0, 4));
     if (number <= done) continue;

@@ -6,7 +6,7 @@ export interface Person {
   name: string;
 }
 
-/** People who record, and the secret that signs their session. */
+/** People who record. */
 export class People {
   constructor(private readonly db: Db) {}
 
@@ -30,15 +30,5 @@ export class People {
     this.db
       .prepare('INSERT INTO person (id, name, created_at) VALUES (?, ?, ?)')
       .run(person.id, person.name, createdAt);
-  }
-
-  /** A setting, made with `make` when it is asked for the first time. */
-  setting(key: string, make: () => string): string {
-    const row = this.db.prepare('SELECT value FROM setting WHERE key = ?').get(key) as
-      { value: string } | undefined;
-    if (row) return row.value;
-    const value = make();
-    this.db.prepare('INSERT INTO setting (key, value) VALUES (?, ?)').run(key, value);
-    return value;
   }
 }

@@ -9,6 +9,10 @@ export interface KnownPhoto {
   sent: string;
 }
 
+/** Name of a photo's file in its site's folder of photos. */
+export const photoFile = ({ id, type }: Pick<Photo, 'id' | 'type'>): string =>
+  `${id}.${type === 'image/png' ? 'png' : 'jpg'}`;
+
 /** What is known of each stored photo; the bytes are files. */
 export class Photos {
   constructor(private readonly db: Db) {}
@@ -18,6 +22,11 @@ export class Photos {
     if (!row) return null;
     const { sent, ...photo } = row;
     return { photo, sent };
+  }
+
+  all(): Photo[] {
+    const rows = this.db.prepare('SELECT * FROM photo ORDER BY id').all() as Row[];
+    return rows.map(({ sent: _sent, ...photo }) => photo);
   }
 
   add(photo: Photo, sent: string): void {

@@ -36,6 +36,7 @@ const MOST_PARSED = 40_000;
 export class Records implements Slice {
   readonly #statements = new Map<string, Statement>();
   readonly #parsed = new Map<string, Tables[TableName]>();
+  readonly #written = new Set<string>();
 
   constructor(private readonly db: Db) {}
 
@@ -50,9 +51,14 @@ export class Records implements Slice {
     return record;
   }
 
-  /** Forgets what was read: after something was taken back, it may not be what is stored. */
+  /** A transaction begins: from here on it is known what it has written. */
+  begin(): void {
+    this.#written.clear();
+  }
+
+  /** Forgets what this transaction has written: after something was taken back, it may not be what is stored. */
   forget(): void {
-    this.#parsed.clear();
+    for (const key of this.#written) this.#parsed.delete(key);
   }
 
   #keep(key: string, record: Tables[TableName]): void {
@@ -89,6 +95,7 @@ export class Records implements Slice {
   write(changes: readonly RecordChange[]): void {
     for (const { table, id, after } of changes) {
       const key = `${table} ${id}`;
+      this.#written.add(key);
       if (after === null) {
         this.#parsed.delete(key);
         this.#prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
@@ -101,18 +108,6 @@ export class Records implements Slice {
         this.#prepare(sql).run(id, body);
       }
     }
-  }
-
-  /** Whether records of an earlier day have not been completed since the last migration. */
-  needCompleting(): boolean {
-    return (
-      this.#prepare("SELECT 1 FROM setting WHERE key = 'records.completed' AND value = '0'").get() !==
-      undefined
-    );
-  }
-
-  markCompleted(): void {
-    this.#prepare("UPDATE setting SET value = '1' WHERE key = 'records.completed'").run();
   }
 
   #rows<R>(sql: string, params: unknown[]): R[] {

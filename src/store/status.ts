@@ -8,22 +8,22 @@ export class Statuses {
 
   constructor(private readonly db: Db) {
     this.#put = db.prepare(
-      `INSERT INTO entry_status (entry, site, body) VALUES (?, ?, ?)
-       ON CONFLICT (entry) DO UPDATE SET site = excluded.site, body = excluded.body`,
+      `INSERT INTO entry_status (entry, body) VALUES (?, ?)
+       ON CONFLICT (entry) DO UPDATE SET body = excluded.body`,
     );
     this.#remove = db.prepare('DELETE FROM entry_status WHERE entry = ?');
   }
 
   put(status: EntryStatus): void {
-    this.#put.run(status.entry, status.site, JSON.stringify(status));
+    this.#put.run(status.entry, JSON.stringify(status));
   }
 
   remove(entry: Id): void {
     this.#remove.run(entry);
   }
 
-  ofSite(site: Id): EntryStatus[] {
-    const rows = this.db.prepare('SELECT body FROM entry_status WHERE site = ? ORDER BY entry').all(site);
+  all(): EntryStatus[] {
+    const rows = this.db.prepare('SELECT body FROM entry_status ORDER BY entry').all();
     return (rows as { body: string }[]).map(({ body }) => JSON.parse(body) as EntryStatus);
   }
 }

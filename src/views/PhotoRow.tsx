@@ -21,7 +21,8 @@ function Photo({ id, title }: { id: Id; title: string }) {
     let address: string | null = null;
     void device.photo(id).then((bytes) => {
       address = bytes ? URL.createObjectURL(bytes) : null;
-      setSource(address ?? photoAddress(id));
+      const { site } = device.state();
+      setSource(address ?? (site && photoAddress(site, id)));
     });
     return () => {
       if (address) URL.revokeObjectURL(address);

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { openEvents } from '../client/events';
+import { EventsClient } from '../client/events';
 import { Device, type DeviceState } from '../device/device';
 import { LiveInstrument } from '../device/live-instrument';
 
@@ -41,14 +41,16 @@ export function startDevice(): void {
   void device.start(parameter('site'), parameter('entry'));
   device.onOtherPerson = ({ name }) =>
     say(`${name} is signed in on this device now; what you record stands under that name.`);
-  openEvents({
+  const events = new EventsClient({
     instrument: (line) => instrument.hear(line),
-    journal: ({ site }) => {
-      if (site === device.state().site) void device.refresh();
-    },
+    journal: (news) => device.hear(news),
     open: (open) => {
       if (open) void device.refresh().then(() => device.flush());
     },
+  });
+  device.subscribe(() => {
+    const { person, forgotten, ready, site } = device.state();
+    events.listen(person && !forgotten && ready === 'ready' ? site : null);
   });
   window.addEventListener('online', () => void device.refresh().then(() => device.flush()));
   watchUpdate();

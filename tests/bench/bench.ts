@@ -24,9 +24,16 @@ const perSecond = (n: number, ms: number) => Math.round((n * 1000) / ms).toLocal
 
 /** (a) Judgements of the demo's entries per second, in the core alone. */
 function judgements(app: ReturnType<typeof openApp>): void {
-  const dossiers = app.store.records.by('entry', 'site', 'marrowick').map(({ id }) => {
-    return dossierOf(app.store.records, id, currentRound(app.store.records, id, 'marrowick'))!;
-  });
+  const dossiers = app.sites
+    .get('marrowick')!
+    .records.by('entry', 'site', 'marrowick')
+    .map(({ id }) => {
+      return dossierOf(
+        app.sites.get('marrowick')!.records,
+        id,
+        currentRound(app.sites.get('marrowick')!.records, id, 'marrowick'),
+      )!;
+    });
   const runs = 400;
   // The engine compiles the rules while they run; what is measured is the speed that a site's refresh reaches.
   for (let i = 0; i < 200; i++) for (const dossier of dossiers) judge(dossier, 'detailed', '');
@@ -40,7 +47,7 @@ function judgements(app: ReturnType<typeof openApp>): void {
 
 /** (e) Ranking 2,000 gland sizes against a cable, and a schedule of 1,000 cables against them. */
 function ranking(app: ReturnType<typeof openApp>): void {
-  const { records } = app.store;
+  const { records } = app.sites.get('marrowick')!;
   const onFile = records.by('certificate', 'site', 'marrowick');
   const certificates: Certificate[] = [];
   for (let n = 0; n < 2000; n += onFile[certificates.length % onFile.length]!.sheet.sizes.length) {
@@ -117,7 +124,7 @@ async function packing(): Promise<void> {
 
 /** (c) Commands acknowledged with fsync, beside raw inserts with the same settings: one and fifty at a time. */
 function commands(app: ReturnType<typeof openApp>): void {
-  const { entries } = app.store.records.get('round', 'mb-round-14')!;
+  const { entries } = app.sites.get('marrowick')!.records.get('round', 'mb-round-14')!;
   let n = 0;
   const command = (): AnyCommand => ({
     id: ulid(),

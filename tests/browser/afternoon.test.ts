@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { expect, it } from 'vitest';
-import { clickText, openAs, openPage, retype, waitForText } from './harness';
+import { fetchAs, clickText, openAs, openPage, retype, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -49,7 +49,7 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await waitForText(page, '.line', 'Proven');
 
   const site = (await (
-    await fetch(`${demo.served.address}/api/sites/proving-ground/export/site.json`)
+    await fetchAs(demo.served.address, '/api/sites/proving-ground/export/site.json')
   ).json()) as {
     certificate: Record<string, unknown>[];
   };

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { describe, expect, inject, it } from 'vitest';
-import { clickText, openAs, openPage, serveDemo, waitForText } from './harness';
+import { fetchAs, clickText, openAs, openPage, serveDemo, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -82,13 +82,13 @@ describe('the bench', () => {
     await page.waitForSelector('.detail .photos img');
     expect(await page.$eval('.detail', (e) => e.textContent)).toContain('0.42 mm too large');
 
-    const csv = await (await fetch(`${demo.served.address}/api/sites/marrowick/export/defects.csv/`)).text();
+    const csv = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/defects.csv/')).text();
     const row = csv
       .split('\r\n')
       .find((line) => line.includes('JB-204') && line.includes('0.42 mm too large'));
     expect(row).toContain('Fit the next size up.');
     const findings = await (
-      await fetch(`${demo.served.address}/api/sites/marrowick/export/findings.json/`)
+      await fetchAs(demo.served.address, '/api/sites/marrowick/export/findings.json/')
     ).text();
     expect(findings).toContain('0.42 mm too large');
     expect(errors).toEqual([]);
@@ -127,9 +127,15 @@ describe('the bench', () => {
       );
     }
     await untilOutcome(page, 'E-12', 'conforms');
+    const taken = await page.$$eval(
+      '.place[aria-label="Inner sheath"] .chip:not(.next)',
+      (all) => all.length,
+    );
     await page.keyboard.press('u');
     await page.waitForFunction(
-      () => document.querySelectorAll('.place[aria-label="Inner sheath"] .chip:not(.next)').length <= 3,
+      (n) => document.querySelectorAll('.place[aria-label="Inner sheath"] .chip:not(.next)').length < n,
+      {},
+      taken,
     );
     // To the stop before and back again: the page stays, the address follows.
     await page.keyboard.press('ArrowUp');
@@ -278,7 +284,7 @@ describe('without the server', () => {
     own = await serveDemo({ data, port });
     expect(own.address).toBe(address);
     await waitForText(page, '[role="status"]', 'Everything sent');
-    const { records } = (await (await fetch(`${address}/api/sites/proving-ground/`)).json()) as {
+    const { records } = (await (await fetchAs(address, '/api/sites/proving-ground/')).json()) as {
       records: { reading: { entry: string; place: string; value: number; by: string }[] };
     };
     const kept = records.reading.filter(

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { clickText, openAs, openPage, retype, waitForText } from './harness';
+import { fetchAs, clickText, openAs, openPage, retype, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -84,7 +84,7 @@ describe('certificates', () => {
     await page.keyboard.press('Enter');
     await waitForText(page, '.records', 'FRN 26.0500');
     await waitForText(page, '[role="status"]', 'Everything sent');
-    const kept = await (await fetch(`${demo.served.address}/api/sites/oxgate/export/site.json/`)).json();
+    const kept = await (await fetchAs(demo.served.address, '/api/sites/oxgate/export/site.json/')).json();
     const { certificate } = kept as {
       certificate: {
         number: string;

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BrowserContext, Page } from 'puppeteer-core';
 import { afterEach, describe, expect, inject, it } from 'vitest';
-import { clickText, serveDemo, waitForText, type Served } from './harness';
+import { fetchAs, clickText, serveDemo, waitForText, type Served } from './harness';
 import { openProxy, type Proxy } from './proxy';
 import { withDemo } from './with-demo';
 
@@ -53,7 +53,7 @@ const sent = (page: Page) => waitForText(page, '[role="status"]', 'Everything se
 
 /** Readings that the server holds of a place of the entry. */
 async function held(served: Served, place: string): Promise<number[]> {
-  const site = (await (await fetch(`${served.address}/api/sites/proving-ground/`)).json()) as {
+  const site = (await (await fetchAs(served.address, '/api/sites/proving-ground/')).json()) as {
     records: { reading: { entry: string; place: string; value: number }[] };
   };
   return site.records.reading

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { clickText, openAs, openPage, serveDemo, waitForText } from './harness';
+import { fetchAs, clickText, openAs, openPage, serveDemo, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -90,7 +90,7 @@ describe('a make-off without the server', () => {
     await waitForText(page, '.step.open h2', 'Wait for the cure');
     demo.served = await serveDemo({ port, data });
     await waitForText(page, '.sync', 'Everything sent');
-    const kept = await (await fetch(`${demo.served.address}/api/sites/marrowick/export/site.json/`)).json();
+    const kept = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/site.json/')).json();
     const { makeoff, pour } = kept as {
       makeoff: { entry: string; ticks: { step: string }[] }[];
       pour: { entry: string; packedAt: string | null }[];

@@ -62,6 +62,16 @@ export const ended = (child: ChildProcess, signal: NodeJS.Signals): Promise<void
     child.kill(signal);
   });
 
+/** Asks the server as one of the demo's people, beside any page. */
+export async function fetchAs(address: string, path: string, person = 'M. Okonjo'): Promise<Response> {
+  const signedIn = await fetch(`${address}/api/session/`, {
+    method: 'POST',
+    body: JSON.stringify({ name: person }),
+  });
+  const cookie = signedIn.headers.get('set-cookie')!.split(';')[0]!;
+  return fetch(address + path, { headers: { cookie } });
+}
+
 /** Starts Debian's Chromium with a fresh profile. */
 export async function openBrowser(): Promise<{ browser: Browser; close: () => Promise<void> }> {
   const profile = mkdtempSync(join(tmpdir(), 'yendral-profile-'));

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { clickText, labelled, openAs, openPage, retype, waitForText } from './harness';
+import { fetchAs, clickText, labelled, openAs, openPage, retype, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -51,7 +51,7 @@ describe('a barrier gland', () => {
     for (const seal of ['Outer seal', 'Inner seal']) await (await labelled(page, seal)).select('replaced');
     await clickText(page, '[role="dialog"] button', 'Seal the as-left record');
     await waitForText(page, '.toast', 'The as-left record is sealed');
-    const kept = await (await fetch(`${demo.served.address}/api/sites/marrowick/export/site.json/`)).json();
+    const kept = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/site.json/')).json();
     const { asleft } = kept as { asleft: { entry: string; hash: string; skipped: string[] }[] };
     const sealed = asleft.find(({ entry }) => entry === 'mb-ax-31-a')!;
     expect(sealed.hash).toMatch(/^[0-9a-f]{64}$/);
@@ -90,7 +90,7 @@ describe('a look', () => {
       card,
     );
     await waitForText(page, '.sync', 'Everything sent');
-    const kept = await (await fetch(`${demo.served.address}/api/sites/marrowick/export/site.json/`)).json();
+    const kept = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/site.json/')).json();
     const { look } = kept as { look: { entry: string; look: string; note: string; photo: string | null }[] };
     const ring = look.filter((one) => one.entry === 'mb-ax-33-a' && one.look === 'ring-thick-end').pop()!;
     expect(ring.note).toBe('seen with the mirror');

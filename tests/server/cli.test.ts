@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { serveDemo, type Served } from './served';
+import { fetchAs, serveDemo, type Served } from './served';
 
 const folder = mkdtempSync(join(tmpdir(), 'yendral-cli-'));
 let served: Served;
@@ -13,9 +13,9 @@ beforeAll(async () => {
   served = await serveDemo({ seeded: inject('seeded') });
   // Everything is fetched before a tool runs: a tool holds this process up, and a connection that the server closes
   // meanwhile would be used again before anybody notices.
-  site = await (await fetch(`${served.address}/api/sites/marrowick/export/site.json/`)).text();
+  site = await (await fetchAs(served.address, '/api/sites/marrowick/export/site.json/')).text();
   exported = (await (
-    await fetch(`${served.address}/api/sites/marrowick/export/findings.json/`)
+    await fetchAs(served.address, '/api/sites/marrowick/export/findings.json/')
   ).json()) as typeof exported;
 }, 180_000);
 afterAll(() => served.stop());

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { recordsWith } from '../../src/core/rulebook/sound-entry.test.data';
-import { closeApp, openApp, type App } from '../../src/server/app';
+import { closeApp, listedSites, openApp, type App } from '../../src/server/app';
 import { clockFrom } from '../../src/server/clock';
 import { acceptCommands } from '../../src/server/commands/accept';
 import { commandsAfter, snapshotOf } from '../../src/server/sync';
@@ -104,12 +104,7 @@ function route(server: FakeServer, { pathname, searchParams }: URL, init: Reques
   }
   if (pathname === '/api/session/')
     return json({ person: server.person, people: [], now: now(), testClock: false });
-  if (pathname === '/api/sites/')
-    return json(app.store.records.all('site').map(({ id, name }) => ({ id, name })));
-  if (pathname === '/api/commands/known/') {
-    const { ids } = JSON.parse(String(init.body)) as { ids: string[] };
-    return json({ known: app.store.journal.known(ids) });
-  }
+  if (pathname === '/api/sites/') return json(listedSites(app));
   if (pathname === '/api/commands/') {
     if (!server.person)
       return json({ error: { code: 'who', message: 'Say who you are.', field: null } }, 401);
@@ -119,26 +114,31 @@ function route(server: FakeServer, { pathname, searchParams }: URL, init: Reques
     const answers = acceptCommands(app, body().commands, server.person);
     return json({ answers }, answers.every(({ status }) => status === 'refused') ? 422 : 200);
   }
-  if (pathname.startsWith('/api/photos/')) return takePhoto(server, pathname.split('/')[3]!);
-  const [, , , id, commands] = pathname.split('/');
-  const site = app.store.records.get('site', id!)!;
-  if (commands === 'commands')
-    return json(
-      commandsAfter(app, site.id, Number(searchParams.get('after')), searchParams.get('hash') ?? ''),
-    );
-  return json(snapshotOf(app, site));
+  const [, , , site, what, photo] = pathname.split('/');
+  const store = app.sites.get(site!)!;
+  if (what === 'photos') return takePhoto(server, photo!);
+  if (what === 'known') {
+    const { ids } = JSON.parse(String(init.body)) as { ids: string[] };
+    return json({ known: store.journal.known(ids) });
+  }
+  if (what === 'commands')
+    return json(commandsAfter(store, Number(searchParams.get('after')), searchParams.get('hash') ?? ''));
+  return json(snapshotOf(store));
 }
 
 function takePhoto(server: FakeServer, id: string): Response {
   if (server.refusePhotos)
     return json({ error: { code: 'not-an-image', message: 'No picture.', field: 'photo' } }, 415);
   server.photos.push(id);
-  server.app.store.photos.add({ id, type: 'image/png', bytes: 1, width: 1, height: 1, sha256: 'x' }, 'x');
+  storeOf(server).photos.add({ id, type: 'image/png', bytes: 1, width: 1, height: 1, sha256: 'x' }, 'x');
   return json({ id });
 }
 
+/** The one site's file. */
+export const storeOf = ({ app }: Pick<FakeServer, 'app'>) => app.sites.get('s')!;
+
 /** Values of the readings that the server holds, in the order in which it took them. */
 export const acceptedBy = ({ app }: FakeServer): number[] =>
-  commandsAfter(app, 's', 0).commands.flatMap(({ command }) =>
+  commandsAfter(app.sites.get('s')!, 0).commands.flatMap(({ command }) =>
     command.kind === 'reading.take' ? [command.payload.value] : [],
   );

@@ -130,13 +130,19 @@ describe('bad requests', () => {
     ['a site that is not there', 'GET', '/api/sites/nowhere/', undefined, 404],
     ['an export that is not there', 'GET', '/api/sites/marrowick/export/secrets.csv/', undefined, 404],
     ['a journal from nowhere', 'GET', '/api/sites/marrowick/commands/?after=x', undefined, 422],
-    ['a photo that is not there', 'GET', '/api/photos/none/', undefined, 404],
-    ['a photo that is none', 'PUT', `/api/photos/${ulid()}/`, 'not a picture', 415],
-    ['an empty photo', 'PUT', `/api/photos/${ulid()}/`, '', 415],
-    ['a path for a photo', 'PUT', '/api/photos/..%2Fx/', 'x', 422],
+    ['a photo that is not there', 'GET', '/api/sites/marrowick/photos/none/', undefined, 404],
+    ['a photo that is none', 'PUT', `/api/sites/marrowick/photos/${ulid()}/`, 'not a picture', 415],
+    ['an empty photo', 'PUT', `/api/sites/marrowick/photos/${ulid()}/`, '', 415],
+    ['a path for a photo', 'PUT', '/api/sites/marrowick/photos/..%2Fx/', 'x', 422],
     ['a name that is none', 'POST', '/api/session/', '{"name": 7}', 422],
-    ['an instrument that is not there', 'POST', '/api/instruments/none/', '{"jaws":"open"}', 404],
-    ['jaws that bite', 'POST', '/api/instruments/mb-caliper-07/', '{"jaws":"bite"}', 422],
+    [
+      'an instrument that is not there',
+      'POST',
+      '/api/sites/marrowick/instruments/none/',
+      '{"jaws":"open"}',
+      404,
+    ],
+    ['jaws that bite', 'POST', '/api/sites/marrowick/instruments/mb-caliper-07/', '{"jaws":"bite"}', 422],
     ['an address that is not there', 'GET', '/api/nowhere/', undefined, 404],
     ['an address that cannot be read', 'GET', '/%E0%A4%A', undefined, 400],
   ])('%s', async (_what, method, path, body, status) => {
@@ -207,10 +213,10 @@ describe('photos', () => {
       .toBuffer();
     expect(await exifr.gps(sent)).toMatchObject({ latitude: 51.5 });
     const id = ulid();
-    const first = await client.call('PUT', `/api/photos/${id}/`, sent);
+    const first = await client.call('PUT', `/api/sites/marrowick/photos/${id}/`, sent);
     expect(first.status).toBe(200);
-    expect((await client.call('PUT', `/api/photos/${id}/`, sent)).json).toEqual(first.json);
-    const stored = Buffer.from(await (await fetch(`${served.address}/api/photos/${id}/`)).arrayBuffer());
+    expect((await client.call('PUT', `/api/sites/marrowick/photos/${id}/`, sent)).json).toEqual(first.json);
+    const stored = (await client.call('GET', `/api/sites/marrowick/photos/${id}/`)).bytes;
     expect(await exifr.gps(stored)).toBeUndefined();
     expect((await sharp(stored).metadata()).exif).toBeUndefined();
   });
@@ -265,7 +271,10 @@ describe('the process', () => {
 
   it('ends with 0 on SIGTERM in the middle of a stream', async () => {
     const other = await serveDemo({ seeded: inject('seeded') });
-    const stream = await fetch(`${other.address}/api/events/`);
+    const reads = await clientOf(other);
+    const stream = await fetch(`${other.address}/api/events/?sites=marrowick`, {
+      headers: { cookie: reads.cookie() },
+    });
     const reader = stream.body!.getReader();
     await reader.read();
     await other.stop();
@@ -307,10 +316,18 @@ describe('a kill in the middle of a burst', () => {
     const second = await serveDemo({ data: first.data });
     const after = await clientOf(second);
     const journal = async () => {
-      const { text } = await after.call('GET', '/api/sites/marrowick/commands/?after=0');
-      return (JSON.parse(text) as { commands: { command: { id: string } }[] }).commands.map(
-        (c) => c.command.id,
-      );
+      const ids: string[] = [];
+      for (let at = 0, more = true; more;) {
+        const { text } = await after.call('GET', `/api/sites/marrowick/commands/?after=${at}`);
+        const page = JSON.parse(text) as {
+          commands: { seq: number; command: { id: string } }[];
+          more: boolean;
+        };
+        ids.push(...page.commands.map(({ command }) => command.id));
+        at = page.commands.at(-1)?.seq ?? at;
+        more = page.more;
+      }
+      return ids;
     };
     const kept = await journal();
     for (const id of acknowledged) expect(kept).toContain(id);

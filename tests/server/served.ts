@@ -1,4 +1,4 @@
-import { ended, serveDemo, type Served } from '../browser/harness';
+import { ended, fetchAs, serveDemo, type Served } from '../browser/harness';
 
 /** A request to a served application as a signed-in person. */
 export interface Client {
@@ -8,12 +8,14 @@ export interface Client {
     body?: string | Buffer | object,
     headers?: Record<string, string>,
   ) => Promise<Answer>;
+  cookie: () => string;
 }
 
 /** An answer with its body read. */
 export interface Answer {
   status: number;
   headers: Headers;
+  bytes: Buffer;
   text: string;
   json: Record<string, never> & { error?: { code: string; field: string | null; message: string } };
 }
@@ -28,12 +30,13 @@ export async function clientOf(served: Served, name = 'A. Vell'): Promise<Client
       headers: { cookie, ...headers },
       body: plain ? (body as string | undefined) : JSON.stringify(body),
     });
-    const text = await response.text();
+    const bytes = Buffer.from(await response.arrayBuffer());
+    const text = bytes.toString();
     cookie = response.headers.get('set-cookie')?.split(';')[0] ?? cookie;
-    return { status: response.status, headers: response.headers, text, json: parsed(text) };
+    return { status: response.status, headers: response.headers, bytes, text, json: parsed(text) };
   };
   await call('POST', '/api/session/', { name });
-  return { call };
+  return { call, cookie: () => cookie };
 }
 
 function parsed(text: string): Answer['json'] {
@@ -44,4 +47,4 @@ function parsed(text: string): Answer['json'] {
   }
 }
 
-export { ended, serveDemo, type Served };
+export { ended, fetchAs, serveDemo, type Served };

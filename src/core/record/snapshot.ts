@@ -1,5 +1,6 @@
 import type { AnyCommand } from './commands';
-import type { TableName, Tables } from './types';
+import type { RecordChange } from './slice';
+import type { Id, TableName, Tables } from './types';
 
 /** A site's records as they stand at a line of the journal. */
 export interface Snapshot {
@@ -19,6 +20,8 @@ export interface JournalNews {
   /** The journal does not hold the line that was asked after: it has gone back behind it. */
   back: boolean;
   commands: JournalEntry[];
+  /** There are more after these: ask again after the last. */
+  more: boolean;
 }
 
 /** A command of the journal, as a page applies it to its copy. */
@@ -27,4 +30,15 @@ export interface JournalEntry {
   hash: string;
   person: string;
   command: AnyCommand;
+}
+
+/** What a page is told when a site's journal has grown. */
+export interface JournalEvent {
+  site: Id;
+  /** The line that the changes come after. */
+  after: number;
+  seq: number;
+  head: string;
+  /** What the lines changed; or they are too many to be told, and are asked for. */
+  changes: RecordChange[] | 'refetch';
 }

@@ -4,7 +4,12 @@ import { signIn } from '../../server/http/session';
 export const prerender = false;
 
 export const GET = endpoint(({ app, person }) =>
-  json({ person, people: app.store.people.all(), now: app.clock().toISOString(), testClock: app.testClock }),
+  json({
+    person,
+    people: app.installation.people.all(),
+    now: app.clock().toISOString(),
+    testClock: app.testClock,
+  }),
 );
 
 export const POST = endpoint(({ app, body }) => {

@@ -1,9 +1,12 @@
+import { createHash } from 'node:crypto';
+import canonicalize from 'canonicalize';
 import { InputError } from '../../core/quantity/error';
 import { isRefusal, Refusal, type AnyCommand } from '../../core/record/commands';
-import { canonicalHash } from '../../core/record/seal';
+import type { RecordChange } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import type { Person } from '../../store/people';
-import type { App } from '../app';
+import type { SiteStore } from '../../store/site-store';
+import { listedSites, type App } from '../app';
 import { parseCommand } from '../../shapes/parse';
 
 /** A device clock may be ahead by this much; a later time is taken back to the server's. */
@@ -18,52 +21,118 @@ export type CommandAnswer =
       status: 'applied';
       seq: number;
       hash: string;
-      /** The site's line of the journal before this one. */
+      /** The line of the site's journal before this one. */
       after: number;
       clamped: boolean;
     }
   | { id: Id | null; status: 'refused'; code: string; field: string; message: string };
 
+/** A command of a request, and its place in it. */
+interface Given {
+  value: unknown;
+  place: number;
+}
+
 /**
- * Takes commands in order, each for itself: one that is refused does not stop the others. All that are
+ * Takes commands in order, site by site, each for itself: one that is refused does not stop the others. All that are
  * accepted are on the disk when this returns.
  *
  * @param values untrusted JSON values
  * @param person who gives them
  */
 export function acceptCommands(app: App, values: readonly unknown[], person: Person): CommandAnswer[] {
-  const sites = new Map<Id, number>();
-  const answers = acceptBatch(app, values, person);
-  answers.forEach((answer, i) => {
-    if (answer.status === 'applied') sites.set((values[i] as AnyCommand).site, answer.seq);
-  });
-  for (const [site, seq] of sites) app.events.send('journal', { site, seq });
+  const answers: CommandAnswer[] = Array<CommandAnswer>(values.length);
+  for (const [site, given] of bySite(values)) {
+    const taken = acceptForSite(app, site, given.map(({ value }) => value), person); // prettier-ignore
+    given.forEach(({ place }, i) => (answers[place] = taken[i]!));
+  }
   return answers;
 }
 
-/** All in one transaction; where one of them breaks it, each in its own, so that the others are taken. */
-function acceptBatch(app: App, values: readonly unknown[], person: Person): CommandAnswer[] {
+function bySite(values: readonly unknown[]): Map<Id | null, Given[]> {
+  const groups = new Map<Id | null, Given[]>();
+  values.forEach((value, place) => {
+    const said = (value as { site?: unknown } | null)?.site;
+    const site = typeof said === 'string' ? said : null;
+    groups.set(site, [...(groups.get(site) ?? []), { value, place }]);
+  });
+  return groups;
+}
+
+function acceptForSite(
+  app: App,
+  site: Id | null,
+  values: readonly unknown[],
+  person: Person,
+): CommandAnswer[] {
+  const known = site === null ? null : app.sites.get(site);
+  const made = !known && values.some((value) => makesSite(value, site));
+  const store = made ? app.sites.make(site!) : known;
+  if (!store) return values.map(refusedWithoutSite);
+  const after = store.journal.head().seq;
+  const changes: RecordChange[] = [];
+  const answers = acceptBatch({ app, store, person, changes }, values);
+  if (made) app.sites.dropEmpty(store.id);
+  if (changes.length === 0) return answers;
+  app.changed.add(store.id);
+  const { seq, hash } = store.journal.head();
+  app.events.news({ site: store.id, after, seq, head: hash, changes });
+  return answers;
+}
+
+/** Whether a value is a sound command that makes its site. */
+function makesSite(value: unknown, site: Id | null): boolean {
+  if ((value as { kind?: unknown } | null)?.kind !== 'site.add') return false;
   try {
-    return acceptTogether(app, values, person);
+    const command = parseCommand(value);
+    return command.kind === 'site.add' && command.payload.id === site;
+  } catch {
+    return false;
+  }
+}
+
+function refusedWithoutSite(value: unknown): CommandAnswer {
+  return answered(value, () => {
+    parseCommand(value);
+    throw new Refusal('unknown-id', 'site', 'This site does not exist. Reload the list of sites.');
+  });
+}
+
+/** Where a command goes, and who gives it. */
+interface Taker {
+  app: App;
+  store: SiteStore;
+  person: Person;
+  /** What has been changed for good. */
+  changes: RecordChange[];
+}
+
+/** All in one transaction; where one of them breaks it, each in its own, so that the others are taken. */
+function acceptBatch(taker: Taker, values: readonly unknown[]): CommandAnswer[] {
+  try {
+    return acceptTogether(taker, values);
   } catch (error) {
     if (isStorage(error)) throw error;
     console.error(error);
     if (values.length === 1) return [faultOf(values[0])];
-    return values.flatMap((value) => acceptBatch(app, [value], person));
+    return values.flatMap((value) => acceptBatch(taker, [value]));
   }
 }
 
-function acceptTogether(app: App, values: readonly unknown[], person: Person): CommandAnswer[] {
-  const { store } = app;
-  return store.transaction(() => {
-    const given = values.map((value) => acceptOne(app, value, person));
+function acceptTogether(taker: Taker, values: readonly unknown[]): CommandAnswer[] {
+  const { store, app } = taker;
+  const changes: RecordChange[] = [];
+  const answers = store.transaction(() => {
+    const given = values.map((value) => acceptOne({ ...taker, changes }, value));
     store.settle(app.clock().toISOString());
     return given;
   });
+  taker.changes.push(...changes);
+  return answers;
 }
 
 /** A disk that is full or busy says nothing about the command: it is sent again. */
-const isStorage = (error: unknown): boolean =>
+export const isStorage = (error: unknown): boolean =>
   /^SQLITE_(FULL|IOERR|BUSY|READONLY|CORRUPT|CANTOPEN|NOMEM)/.test((error as { code?: string }).code ?? '');
 
 /** One that the server fails on stands aside with a word, and holds up nothing else. */
@@ -75,62 +144,79 @@ const faultOf = (value: unknown): CommandAnswer => ({
   message: 'The server failed on this record and took nothing of it. Try it again, or type it anew.',
 });
 
-function acceptOne(app: App, value: unknown, person: Person): CommandAnswer {
-  const id = idOf(value);
-  try {
+function acceptOne(taker: Taker, value: unknown): CommandAnswer {
+  return answered(value, () => {
     const command = parseCommand(value);
     // A savepoint of its own, so that a refusal takes back only this command.
-    return app.store.savepoint(() => applyOnce(app, command, person));
+    return taker.store.savepoint(() => applyOnce(taker, command));
+  });
+}
+
+/** The answer that a block gives, or what it is refused with. */
+function answered(value: unknown, run: () => CommandAnswer): CommandAnswer {
+  const id = idOf(value);
+  try {
+    return run();
   } catch (error) {
-    if (error instanceof InputError) {
+    if (error instanceof InputError)
       return { id, status: 'refused', code: 'invalid', field: error.field, message: error.message };
-    }
-    if (isRefusal(error)) {
+    if (isRefusal(error))
       return { id, status: 'refused', code: error.code, field: error.field, message: error.message };
-    }
     if (isStorage(error)) throw error;
     console.error(error);
     return faultOf(value);
   }
 }
 
-function applyOnce(app: App, given: AnyCommand, { id: who, name: person }: Person): CommandAnswer {
-  const { store, clock } = app;
+function applyOnce(taker: Taker, given: AnyCommand): CommandAnswer {
+  const { app, store } = taker;
+  const { id: who, name: person } = taker.person;
   const { person: said, ...own } = given;
   const sent = own as AnyCommand;
   if (said !== undefined && said !== who) {
     throw new Refusal('invalid', 'person', `This was recorded by somebody else. It is sent when they sign in again; ${person} is signed in now.`); // prettier-ignore
   }
-  const sentHash = canonicalHash({ sent, person });
-  const known = store.journal.find(sent.id);
-  if (known) {
-    if (known.sent !== sentHash) {
-      throw new Refusal('exists', 'id', 'Another command has this id. Make a new id.');
-    }
-    const { at } = JSON.parse(known.command) as AnyCommand;
-    const after = store.journal.lastOf(sent.site, known.seq);
-    return {
-      id: sent.id,
-      status: 'applied',
-      seq: known.seq,
-      hash: known.hash,
-      after,
-      clamped: at !== sent.at,
-    };
-  }
-  needPhotos(app, sent);
-  const receivedAt = clock().toISOString();
+  const sentHash = createHash('sha256').update(canonicalize({ sent, person })!).digest('hex');
+  const before = answerOfBefore(store, sent, sentHash);
+  if (before) return before;
+  needOwnSiteName(app, sent);
+  needPhotos(store, sent);
+  const receivedAt = app.clock().toISOString();
   const clamped = Date.parse(sent.at) > Date.parse(receivedAt) + AHEAD_MS;
   const command = { ...sent, at: clamped ? receivedAt : new Date(sent.at).toISOString() } as AnyCommand;
-  const after = store.journal.lastOf(command.site);
-  const { seq, hash } = store.commit(command, person, receivedAt, sentHash);
+  const after = store.journal.head().seq;
+  const { seq, hash, changes } = store.commit(command, person, receivedAt, sentHash);
+  taker.changes.push(...changes);
   return { id: sent.id, status: 'applied', seq, hash, after, clamped };
 }
 
+/** The same command again gets the same answer; null for a new one. */
+function answerOfBefore({ journal }: SiteStore, sent: AnyCommand, sentHash: string): CommandAnswer | null {
+  const known = journal.find(sent.id);
+  const sentBefore = known?.sent ?? journal.sentEarlier(sent.id);
+  if (sentBefore === null) return null;
+  if (sentBefore !== sentHash)
+    throw new Refusal('exists', 'id', 'Another command has this id. Make a new id.');
+  // Taken before the site had a file of its own: it is in the records that the first line stands for.
+  const { seq, hash, command } = known ?? { ...journal.line(1)!, command: null };
+  const clamped = command !== null && (JSON.parse(command) as AnyCommand).at !== sent.at;
+  return { id: sent.id, status: 'applied', seq, hash, after: seq - 1, clamped };
+}
+
+/** Two sites of one name cannot be told apart in the list. */
+function needOwnSiteName(app: App, command: AnyCommand): void {
+  const name = command.kind === 'site.add' ? command.payload.name : command.kind === 'site.edit' ? command.payload.set.name : undefined; // prettier-ignore
+  if (name === undefined) return;
+  const twin = listedSites(app).find((one) => one.id !== command.site && one.name === name);
+  if (!twin) return;
+  const field = command.kind === 'site.add' ? 'payload.name' : 'payload.set.name';
+  throw new Refusal('exists', field, `Another site is called ${name}. Give this one a name of its own.`);
+}
+
 /** Bytes come before the command that shows them. */
-function needPhotos(app: App, command: AnyCommand): void {
+function needPhotos({ photos }: SiteStore, command: AnyCommand): void {
   for (const [field, id] of photosOf(command)) {
-    if (app.store.photos.find(id)) continue;
+    if (photos.find(id)) continue;
     throw new Refusal('unknown-id', field, 'The bytes of this photo have not arrived. Send the photo first.');
   }
 }

@@ -1,5 +1,4 @@
-import type { Tables } from '../../core/record/types';
-import type { App } from '../app';
+import type { SiteStore } from '../../store/site-store';
 import { toCsv } from './csv';
 import { findingRecord, judgeSite } from './judge-site';
 import { SIZE_COLUMNS, sizeRows } from './import-sizes';
@@ -29,18 +28,18 @@ const DEFECT_COLUMNS = [
 const CSV = 'text/csv; charset=utf-8';
 
 /** One export of a site as text with its content type. */
-export function exportOf(app: App, site: Tables['site'], name: ExportName): { type: string; text: string } {
-  if (name === 'site.json') return asJson(exportSite(app, site));
+export function exportOf(store: SiteStore, name: ExportName, at: string): { type: string; text: string } {
+  if (name === 'site.json') return asJson(exportSite(store, at));
   if (name === 'sizes.csv') {
-    const certificates = app.store.records.by('certificate', 'site', site.id);
+    const certificates = store.records.all('certificate');
     return { type: CSV, text: toCsv(SIZE_COLUMNS, sizeRows(certificates)) };
   }
-  const rows = name.startsWith('findings') ? findingRows(app, site) : defectRows(app, site);
+  const rows = name.startsWith('findings') ? findingRows(store, at) : defectRows(store);
   if (name.endsWith('.json')) {
     return asJson({
-      site: site.name,
-      exported_at: app.clock().toISOString(),
-      journal: app.store.journal.head(),
+      site: store.site!.name,
+      exported_at: at,
+      journal: store.journal.head(),
       rows,
     });
   }
@@ -53,21 +52,20 @@ const asJson = (value: unknown) => ({
   text: `${JSON.stringify(value, null, 2)}\n`,
 });
 
-function findingRows(app: App, site: Tables['site']): Record<string, unknown>[] {
-  return judgeSite(app.store.records, site.id, app.clock().toISOString()).flatMap((judged) =>
+function findingRows(store: SiteStore, at: string): Record<string, unknown>[] {
+  return judgeSite(store.records, store.id, at).flatMap((judged) =>
     judged.findings.map((finding) => findingRecord(judged, finding)),
   );
 }
 
-function defectRows(app: App, site: Tables['site']): Record<string, unknown>[] {
-  const { records } = app.store;
-  const defects = records.by('defect', 'site', site.id).sort((a, b) => (a.due < b.due ? -1 : 1));
+function defectRows({ records, site }: SiteStore): Record<string, unknown>[] {
+  const defects = records.all('defect').sort((a, b) => (a.due < b.due ? -1 : 1));
   return defects.map((defect) => {
     const entry = records.get('entry', defect.entry);
     const enclosure = entry && records.get('enclosure', entry.enclosure);
     const area = enclosure && records.get('area', enclosure.area);
     return {
-      site: site.name,
+      site: site!.name,
       area: area?.name,
       enclosure: enclosure?.tag,
       label: entry?.label,

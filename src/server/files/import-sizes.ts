@@ -1,8 +1,8 @@
 import { InputError } from '../../core/quantity/error';
 import { readQuantity } from '../../core/quantity/quantity';
 import type { DossierFields } from '../../core/record/commands';
-import type { ArmourType, Certificate, GlandSize, Range, Tables } from '../../core/record/types';
-import type { App } from '../app';
+import type { ArmourType, Certificate, GlandSize, Range } from '../../core/record/types';
+import type { SiteStore } from '../../store/site-store';
 import { checkRecord } from '../../shapes/parse';
 import { fromCsv, headingFaults } from './csv';
 import { addItem, refuse, type ImportPreview } from './import-preview';
@@ -27,16 +27,14 @@ type Cells = Record<string, string>;
  * What a table of sizes would add and change: one row per size of a certificate that is on file. A blank cell
  * leaves what is on file; of a new size it is not recorded.
  */
-export function previewSizes(app: App, site: Tables['site'], text: string): ImportPreview {
+export function previewSizes(store: SiteStore, text: string): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
   const faults = headingFaults(columns, SIZE_COLUMNS, OPTIONAL, 'a table of sizes');
   if (faults.length > 0) return { rows: [], faults, items: [] };
   if (rows.length === 0) return refuse('(file)', 'holds no rows under its heading; add a row per size.');
   if (rows.length > MOST_ROWS) return refuse('(file)', `holds more than ${MOST_ROWS} rows; split it.`);
   for (const { row, message } of formFaults) faults.push({ row, field: '(row)', message });
-  const onFile = new Map(
-    app.store.records.by('certificate', 'site', site.id).map((one) => [one.number, one]),
-  );
+  const onFile = new Map(store.records.all('certificate').map((one) => [one.number, one]));
   const changed = new Map<string, Certificate>();
   rows.forEach((cells, i) => {
     const before = changed.get(cells.certificate ?? '') ?? onFile.get(cells.certificate ?? '');

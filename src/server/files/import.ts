@@ -3,14 +3,8 @@ import { InputError } from '../../core/quantity/error';
 import { readQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { DossierFields } from '../../core/record/commands';
 import { completed } from '../../core/record/completed';
-import {
-  ARMOUR_TYPES,
-  type ArmourType,
-  type CableShape,
-  type Id,
-  type Tables,
-} from '../../core/record/types';
-import type { App } from '../app';
+import { ARMOUR_TYPES, type ArmourType, type CableShape, type Id } from '../../core/record/types';
+import type { SiteStore } from '../../store/site-store';
 import { checkRecord } from '../../shapes/parse';
 import { fromCsv, headingFaults } from './csv';
 import { addItem, refuse, type ImportPreview } from './import-preview';
@@ -53,18 +47,18 @@ const LENGTH_FIELDS: Record<string, string> = {
 /** Most rows of a schedule that one import takes. */
 const MOST_ROWS = 5000;
 
-const PREVIEWS: Record<ImportKind, (app: App, site: Tables['site'], text: string) => ImportPreview> = {
+const PREVIEWS: Record<ImportKind, (store: SiteStore, text: string) => ImportPreview> = {
   cables: previewCables,
   certificate: previewCertificate,
   sizes: previewSizes,
 };
 
 /** What a file would add and change on a site. Nothing is written. */
-export function previewImport(app: App, site: Tables['site'], kind: ImportKind, text: string): ImportPreview {
-  return PREVIEWS[kind](app, site, text);
+export function previewImport(store: SiteStore, kind: ImportKind, text: string): ImportPreview {
+  return PREVIEWS[kind](store, text);
 }
 
-function previewCables(app: App, site: Tables['site'], text: string): ImportPreview {
+function previewCables(store: SiteStore, text: string): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
   const faults = headingFaults(columns, CABLE_COLUMNS, OPTIONAL, 'a cable schedule');
   if (faults.length > 0) return { rows: [], faults, items: [] };
@@ -72,7 +66,7 @@ function previewCables(app: App, site: Tables['site'], text: string): ImportPrev
   if (rows.length > MOST_ROWS) return refuse('(file)', `holds more than ${MOST_ROWS} rows; split it.`);
   for (const { row, message } of formFaults) faults.push({ row, field: '(row)', message });
 
-  const byTag = new Map(app.store.records.by('cable', 'site', site.id).map((cable) => [cable.tag, cable]));
+  const byTag = new Map(store.records.by('cable', 'site', store.id).map((cable) => [cable.tag, cable]));
   const seen = new Map<string, number>();
   const preview: ImportPreview = { rows: [], faults, items: [] };
   rows.forEach((cells, i) => {
@@ -173,7 +167,7 @@ function fillingOf(text: string): DossierFields['cable']['filling'] {
   return /^(not[- ]filled|no)$/i.test(text.trim()) ? 'not-filled' : null;
 }
 
-function previewCertificate(app: App, site: Tables['site'], text: string): ImportPreview {
+function previewCertificate(store: SiteStore, text: string): ImportPreview {
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -184,9 +178,8 @@ function previewCertificate(app: App, site: Tables['site'], text: string): Impor
   if (faults.length > 0) return { rows: [], faults, items: [] };
   const { certificate } = value as { certificate: Omit<DossierFields['certificate'], 'id'> };
   const before =
-    app.store.records
-      .by('certificate', 'site', site.id)
-      .find(({ number }) => number === certificate.number) ?? null;
+    store.records.by('certificate', 'site', store.id).find(({ number }) => number === certificate.number) ??
+    null;
   const record = completed('certificate', { id: before?.id ?? ulid(), ...certificate });
   try {
     checkRecord('certificate', record, 'certificate.');

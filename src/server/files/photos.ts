@@ -3,7 +3,8 @@ import { open, readFile, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Id, Photo } from '../../core/record/types';
-import type { App } from '../app';
+import { photoFile } from '../../store/photos';
+import type { SiteStore } from '../../store/site-store';
 import { HttpError } from '../http/error';
 
 /** Largest photo that is taken, in bytes. */
@@ -19,7 +20,7 @@ const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
  *
  * @throws HttpError 415 when the bytes are no JPEG or PNG, 409 when the id holds another photo
  */
-export async function storePhoto(app: App, id: Id, sent: Uint8Array): Promise<Photo> {
+export async function storePhoto(store: SiteStore, id: Id, sent: Uint8Array): Promise<Photo> {
   if (!/^[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/.test(id)) {
     throw new HttpError(
       422,
@@ -29,27 +30,30 @@ export async function storePhoto(app: App, id: Id, sent: Uint8Array): Promise<Ph
     );
   }
   const sentHash = sha256(sent);
-  const known = app.store.photos.find(id);
+  const known = store.photos.find(id);
   if (known) {
     if (known.sent !== sentHash)
       throw new HttpError(409, 'exists', 'Another photo has this id. Make a new id.', 'id');
     return known.photo;
   }
   const { bytes, ...facts } = await cleaned(sent);
-  await writeWhole(fileOf(app, { id, type: facts.type }), bytes);
+  await writeWhole(fileOf(store, { id, type: facts.type }), bytes);
   const photo: Photo = { id, ...facts, bytes: bytes.length, sha256: sha256(bytes) };
-  app.store.photos.add(photo, sentHash);
+  store.photos.add(photo, sentHash);
   return photo;
 }
 
 /** The stored bytes of a photo; null when there is none of this id. */
-export async function readPhoto(app: App, id: Id): Promise<{ photo: Photo; bytes: Uint8Array } | null> {
-  const known = app.store.photos.find(id);
-  return known && { photo: known.photo, bytes: await readFile(fileOf(app, known.photo)) };
+export async function readPhoto(
+  store: SiteStore,
+  id: Id,
+): Promise<{ photo: Photo; bytes: Uint8Array } | null> {
+  const known = store.photos.find(id);
+  return known && { photo: known.photo, bytes: await readFile(fileOf(store, known.photo)) };
 }
 
-const fileOf = (app: App, { id, type }: Pick<Photo, 'id' | 'type'>): string =>
-  join(app.photos, `${id}.${type === 'image/png' ? 'png' : 'jpg'}`);
+const fileOf = ({ folder }: SiteStore, photo: Pick<Photo, 'id' | 'type'>): string =>
+  join(folder, 'photos', photoFile(photo));
 
 async function cleaned(sent: Uint8Array) {
   const refuse = () =>

@@ -2,7 +2,7 @@ import { MemorySlice, type RecordChange } from '../../core/record/slice';
 import type { Id, TableName, Tables } from '../../core/record/types';
 import { namesIn } from '../../core/record/packing';
 import { completed } from '../../core/record/completed';
-import type { App } from '../app';
+import type { SiteStore } from '../../store/site-store';
 import { schemaFaults, type FileFault } from './schema';
 
 /** The open format of one site, `docs/schemas/site.schema.json`. */
@@ -23,15 +23,15 @@ export type SiteFile = {
 } & { [T in (typeof LISTS)[number]]: Tables[T][] };
 
 /** Writes a site as its open format. */
-export function exportSite(app: App, site: Tables['site']): SiteFile {
+export function exportSite(store: SiteStore, at: string): SiteFile {
   const lists = Object.fromEntries(
-    LISTS.map((table) => [table, app.store.records.by(table, 'site', site.id).map(bare)]),
+    LISTS.map((table) => [table, store.records.all(table).map(bare)]),
   ) as unknown as { [T in (typeof LISTS)[number]]: Tables[T][] };
   return {
     format: SITE_FORMAT,
-    exportedAt: app.clock().toISOString(),
-    journal: app.store.journal.head(),
-    site: bare(site),
+    exportedAt: at,
+    journal: store.journal.head(),
+    site: bare(store.site!),
     ...lists,
   };
 }

@@ -1,7 +1,9 @@
 import type { APIContext, APIRoute } from 'astro';
 import { InputError } from '../../core/quantity/error';
 import { isRefusal } from '../../core/record/commands';
+import type { Tables } from '../../core/record/types';
 import type { Person } from '../../store/people';
+import type { SiteStore } from '../../store/site-store';
 import type { App } from '../app';
 import { HttpError } from './error';
 
@@ -55,21 +57,27 @@ export function needPerson({ person }: Call): Person {
   return person;
 }
 
-/** The site of a path, or a refusal. */
-export function needSite({ app, params }: Call) {
-  const site = app.store.records.get('site', params.site ?? '');
-  if (!site)
+/** The site of a path and its file, or a refusal. */
+export function needSite({ app, params }: Call): { store: SiteStore; site: Tables['site'] } {
+  const store = app.sites.get(params.site ?? '');
+  const site = store?.site;
+  if (!store || !site)
     throw new HttpError(404, 'unknown-id', 'There is no site with this id. Go back to the list of sites.');
-  return site;
+  return { store, site };
 }
 
 function failure(error: unknown): Response {
   if (error instanceof HttpError) return errorBody(error.status, error.code, error.field, error.message);
   if (error instanceof InputError) return errorBody(422, 'invalid', error.field, error.message);
   if (isRefusal(error)) return errorBody(409, error.code, error.field, error.message);
+  if (isDiskFull(error)) return errorBody(507, 'disk-full', null, 'The disk of the server is full. Nothing was changed and nothing is lost; it goes on by itself once there is room.'); // prettier-ignore
   console.error(error);
   return errorBody(500, 'fault', null, 'The server failed on this request. Nothing was changed; try again.');
 }
+
+/** No room for the database or for a file. */
+const isDiskFull = (error: unknown): boolean =>
+  /^(SQLITE_FULL|SQLITE_IOERR_WRITE|ENOSPC|EDQUOT)/.test((error as { code?: string }).code ?? '');
 
 const errorBody = (status: number, code: string, field: string | null, message: string): Response =>
   json({ error: { code, field, message } }, status);

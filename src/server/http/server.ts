@@ -9,18 +9,9 @@ import {
 import { createServer as createTlsServer } from 'node:https';
 import sirv from 'sirv';
 import { closeApp, type App } from '../app';
-import { PHOTO_BYTES } from '../files/photos';
 import type { Locals } from './endpoint';
+import { limitOf, needsSession, refusalOf, tooLargeFor, type Refused } from './guard';
 import { personOf } from './session';
-
-/** Largest body per path, in bytes; everything else may carry 64 kB. */
-const BODY_LIMITS: [prefix: string, bytes: number][] = [
-  ['/api/doors/', 1_000_000],
-  ['/api/commands', 4_000_000],
-  ['/api/photos/', PHOTO_BYTES],
-  ['/api/sites/', 8_000_000],
-];
-const OTHER_BYTES = 64_000;
 
 /** The Astro middleware, as the build makes it. */
 export type PageHandler = (
@@ -36,14 +27,23 @@ export interface Tls {
   key: Buffer;
 }
 
-/** Builds the server: headers, compression, body limits, static files, then the pages. */
-export function createHttpServer(
-  app: App,
-  handler: PageHandler,
-  client: string,
-  csp: string,
-  tls: Tls | null = null,
-): Server {
+/** What the server is built from. */
+export interface ServerParts {
+  app: App;
+  handler: PageHandler;
+  /** Folder of the static files. */
+  client: string;
+  /** Content security policy. */
+  csp: string;
+  /** Names under which it may be asked. */
+  hosts: ReadonlySet<string>;
+  tls?: Tls | null;
+}
+
+type StaticFiles = ReturnType<typeof sirv>;
+
+/** Builds the server: headers, what is refused unread, compression, static files, then the pages. */
+export function createHttpServer({ app, handler, client, csp, hosts, tls = null }: ServerParts): Server {
   const files = sirv(client, { etag: true, dev: false, setHeaders: cacheFor });
   const compress = compression({
     // An event stream must reach its reader line by line.
@@ -54,39 +54,58 @@ export function createHttpServer(
   const listener: RequestListener = (request, response) => {
     setHeaders(response, csp);
     if (tls) response.setHeader('strict-transport-security', 'max-age=31536000');
-    const problem = originProblem(request);
-    if (problem) return refuse(response, 403, 'origin', problem);
+    const path = pathOf(request);
+    if (path === null)
+      return refuse(request, response, {
+        status: 400,
+        code: 'bad-path',
+        message: 'The address cannot be read.',
+      });
+    const refused = refusalOf(request, path, hosts);
+    if (refused) return refuse(request, response, refused);
     compress(request as never, response as never, () => {
-      void answer(app, handler, files, request, response);
+      answer(app, handler, files, { request, response, path }).catch((error: unknown) =>
+        broken(error, request, response),
+      );
     });
   };
   return tls ? createTlsServer(tls, listener) : createServer(listener);
 }
 
+/** A request whose reader or writer went away is over; anything else is a fault of ours. */
+function broken(error: unknown, request: IncomingMessage, response: ServerResponse): void {
+  if (request.destroyed || (error as { code?: string }).code === 'ECONNRESET') return void response.destroy();
+  console.error(error);
+  if (response.headersSent) return void response.destroy();
+  const message = 'The server failed on this request. Nothing was changed; try again.';
+  refuse(request, response, { status: 500, code: 'fault', message });
+}
+
+interface Exchange {
+  request: IncomingMessage;
+  response: ServerResponse;
+  path: string;
+}
+
 async function answer(
   app: App,
   handler: PageHandler,
-  files: ReturnType<typeof sirv>,
-  request: IncomingMessage,
-  response: ServerResponse,
+  files: StaticFiles,
+  { request, response, path }: Exchange,
 ): Promise<void> {
-  const path = pathOf(request);
-  if (path === null) return refuse(response, 400, 'bad-path', 'The address cannot be read.');
+  const notFound = (message: string) =>
+    refuse(request, response, { status: 404, code: 'not-found', message });
   if (!path.startsWith('/api/')) {
-    files(request, response, () =>
-      refuse(response, 404, 'not-found', 'There is nothing here. Go back to the start.'),
-    );
+    files(request, response, () => notFound('There is nothing here. Go back to the start.'));
     return;
   }
+  const person = personOf(app, request.headers.cookie);
+  if (!person && needsSession(path))
+    return refuse(request, response, { status: 401, code: 'who', message: 'Say who you are first.' });
   const body = await readBody(request, limitOf(path));
-  if (body === null) {
-    const limit = limitOf(path) / 1e6;
-    response.setHeader('connection', 'close');
-    return refuse(response, 413, 'too-large', `The request is over ${limit} MB; send less.`);
-  }
+  if (body === null) return refuse(request, response, tooLargeFor(path));
   // The router knows addresses with a slash at the end; people and programs leave it out.
   request.url = request.url!.replace(/^([^?]*[^/?])(\?|$)/, '$1/$2');
-  const person = personOf(app, request.headers.cookie);
   // The body was read within its limit; this keeps Astro from reading the spent stream again.
   (request as IncomingMessage & { body?: string }).body = '-';
   await handler(
@@ -94,7 +113,7 @@ async function answer(
     response,
     (error) => {
       if (error) console.error(error);
-      if (!response.headersSent) refuse(response, 404, 'not-found', 'There is no such address.');
+      if (!response.headersSent) notFound('There is no such address.');
     },
     { app, body, person },
   );
@@ -108,38 +127,20 @@ function pathOf(request: IncomingMessage): string | null {
   }
 }
 
-const limitOf = (path: string): number =>
-  BODY_LIMITS.find(([prefix]) => path.startsWith(prefix))?.[1] ?? OTHER_BYTES;
-
-/** The body, or null when it is over the limit; what is over is not kept. */
-/** No more than this is read of a request that is over its limit, bytes. */
-const DRAINED_BYTES = 64e6;
-
-async function readBody(request: IncomingMessage, limit: number): Promise<Buffer | null> {
-  const chunks: Buffer[] = [];
-  let size = 0;
-  for await (const chunk of request) {
-    size += (chunk as Buffer).length;
-    // What is too much is read and thrown away: the answer must reach who is still writing.
-    if (size > DRAINED_BYTES) return null;
-    if (size <= limit) chunks.push(chunk as Buffer);
-  }
-  return size > limit ? null : Buffer.concat(chunks);
-}
-
-/** A change of state must come from a page of this server, or from no page at all. */
-function originProblem(request: IncomingMessage): string | null {
-  const { method, headers } = request;
-  if (method === 'GET' || method === 'HEAD' || pathOf(request)?.startsWith('/api/doors/')) return null;
-  if (headers.origin === undefined) {
-    const site = headers['sec-fetch-site'];
-    return site === undefined || site === 'same-origin' ? null : 'This request came from another page.';
-  }
-  try {
-    return new URL(headers.origin).host === headers.host ? null : 'This request came from another page.';
-  } catch {
-    return 'This request came from another page.';
-  }
+/** The body; null as soon as it is over the limit. */
+function readBody(request: IncomingMessage, limit: number): Promise<Buffer | null> {
+  return new Promise((resolve, reject) => {
+    const chunks: Buffer[] = [];
+    let size = 0;
+    request.on('data', (chunk: Buffer) => {
+      size += chunk.length;
+      if (size <= limit) return void chunks.push(chunk);
+      chunks.length = 0;
+      resolve(null);
+    });
+    request.on('end', () => resolve(Buffer.concat(chunks)));
+    request.on('error', reject);
+  });
 }
 
 function setHeaders(response: ServerResponse, csp: string): void {
@@ -157,10 +158,23 @@ function cacheFor(response: ServerResponse, path: string): void {
   response.setHeader('cache-control', forever ? 'public, max-age=31536000, immutable' : 'no-cache');
 }
 
-function refuse(response: ServerResponse, status: number, code: string, message: string): void {
-  response.statusCode = status;
-  response.setHeader('content-type', 'application/json; charset=utf-8');
+/** No more than this is read and thrown away of a request that is refused, bytes. */
+const DRAINED_BYTES = 64e6;
+
+/** Answers with a reason; what is still being written is thrown away, so that the answer reaches its writer. */
+function refuse(
+  request: IncomingMessage,
+  response: ServerResponse,
+  { status, code, message, headers = {} }: Refused,
+): void {
+  response.writeHead(status, { ...headers, 'content-type': 'application/json; charset=utf-8' });
   response.end(JSON.stringify({ error: { code, field: null, message } }));
+  let drained = 0;
+  request.on('error', () => undefined);
+  request.on('data', (chunk: Buffer) => {
+    drained += chunk.length;
+    if (drained > DRAINED_BYTES) request.destroy();
+  });
 }
 
 /** Listens; resolves with the port, rejects with a message that says what to do. */
@@ -172,7 +186,9 @@ export function listen(server: Server, port: number, host: string): Promise<numb
           ? `Port ${port} is taken. Stop the other program, or choose another with PORT=${port + 1}.`
           : error.code === 'EACCES'
             ? `Port ${port} needs more rights. Choose one above 1023 with PORT=4321.`
-            : error.message;
+            : error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND'
+              ? `HOST=${host} is no address of this machine (${error.code}). Choose one that it has, or 0.0.0.0 for all.`
+              : error.message;
       reject(new Error(said));
     });
     server.listen(port, host, () => resolve((server.address() as { port: number }).port));

@@ -8,7 +8,7 @@ const COOKIE = 'yendral_person';
 const YEAR_S = 365 * 24 * 3600;
 
 const secretOf = (app: App): string =>
-  app.store.people.setting('session-secret', () => randomBytes(32).toString('hex'));
+  app.installation.settings.made('session-secret', () => randomBytes(32).toString('hex'));
 
 const sign = (app: App, id: string): string => createHmac('sha256', secretOf(app)).update(id).digest('hex');
 
@@ -24,7 +24,7 @@ export function personOf(app: App, cookies: string | undefined): Person | null {
   const expected = Buffer.from(sign(app, id));
   const given = Buffer.from(signature);
   if (expected.length !== given.length || !timingSafeEqual(expected, given)) return null;
-  return app.store.people.find(id);
+  return app.installation.people.find(id);
 }
 
 /**
@@ -36,9 +36,9 @@ export function signIn(app: App, name: unknown): { person: Person; cookie: strin
   if (typeof name !== 'string' || name.trim().length < 2 || name.length > 60) {
     throw new HttpError(422, 'invalid', 'Type a name of 2 to 60 letters.', 'name');
   }
-  const known = app.store.people.byName(name.trim());
+  const known = app.installation.people.byName(name.trim());
   const person = known ?? { id: ulid(), name: name.trim() };
-  if (!known) app.store.people.add(person, app.clock().toISOString());
+  if (!known) app.installation.people.add(person, app.clock().toISOString());
   const cookie = `${COOKIE}=${person.id}.${sign(app, person.id)}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict`;
   return { person, cookie };
 }

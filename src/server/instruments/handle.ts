@@ -1,5 +1,6 @@
 import { sends, type InstrumentInput } from '../../core/instrument/simulator';
 import type { Id } from '../../core/record/types';
+import type { SiteStore } from '../../store/site-store';
 import type { App } from '../app';
 import { HttpError } from '../http/error';
 import { check } from '../../shapes/check';
@@ -22,8 +23,13 @@ class InputShape {
  *
  * @throws HttpError 404 for an unknown instrument, 409 for one that is not simulated
  */
-export function handleInstrument(app: App, id: Id, input: unknown): void {
-  const instrument = app.store.records.get('instrument', id);
+export function handleInstrument(
+  { instruments }: Pick<App, 'instruments'>,
+  store: SiteStore,
+  id: Id,
+  input: unknown,
+): void {
+  const instrument = store.records.get('instrument', id);
   if (!instrument) throw new HttpError(404, 'unknown-id', 'There is no instrument with this id.');
   if (!sends(instrument)) {
     throw new HttpError(
@@ -32,5 +38,5 @@ export function handleInstrument(app: App, id: Id, input: unknown): void {
       `${instrument.tag} does not send by itself; type its readings.`,
     );
   }
-  app.instruments.handle(instrument, check(InputShape, input, { partial: true }) as InstrumentInput);
+  instruments.handle(instrument, check(InputShape, input, { partial: true }) as InstrumentInput);
 }

@@ -1,5 +1,5 @@
 import { read, step, takeOut, type InstrumentInput, type Simulated } from '../../core/instrument/simulator';
-import type { Id, Instrument } from '../../core/record/types';
+import type { Instrument } from '../../core/record/types';
 import type { Clock } from '../clock';
 import type { EventHub } from '../events';
 
@@ -15,7 +15,8 @@ interface Running {
 
 /** Drives the simulated instruments and sends what they say to every page. */
 export class InstrumentHost {
-  readonly #running = new Map<Id, Running>();
+  /** By site and id. */
+  readonly #running = new Map<string, Running>();
   #timer: NodeJS.Timeout | null = null;
 
   constructor(
@@ -26,23 +27,24 @@ export class InstrumentHost {
   /** The user's hand on an instrument; wakes it up. */
   handle(instrument: Instrument, input: InstrumentInput): void {
     const seed = [...instrument.id].reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7) % 2 ** 31;
-    const before = this.#running.get(instrument.id)?.simulated ?? takeOut(instrument, seed);
+    const key = `${instrument.site} ${instrument.id}`;
+    const before = this.#running.get(key)?.simulated ?? takeOut(instrument, seed);
     // The record may have changed since, its calibration date above all.
     const simulated = step({ ...before, instrument }, input);
-    this.#running.set(instrument.id, { simulated, touchedMs: Date.now() });
+    this.#running.set(key, { simulated, touchedMs: Date.now() });
     this.#timer ??= setInterval(() => this.#tick(), 1000 / SAMPLES_PER_SECOND);
     this.#timer.unref();
   }
 
   #tick(): void {
     const at = this.clock().toISOString();
-    for (const [id, running] of this.#running) {
+    for (const [key, running] of this.#running) {
       if (Date.now() - running.touchedMs > SLEEP_MS) {
-        this.#running.delete(id);
+        this.#running.delete(key);
         continue;
       }
       running.simulated = step(running.simulated, {});
-      this.events.send('instrument', read(running.simulated, at));
+      this.events.send('instrument', read(running.simulated, at), running.simulated.instrument.site);
     }
     if (this.#running.size === 0) this.stop();
   }

@@ -1,12 +1,14 @@
 import { endpoint, json } from '../../../server/http/endpoint';
+import { listedSites, type App } from '../../../server/app';
 
 export const prerender = false;
 
 export const GET = endpoint(({ app, url }) => {
-  const { records } = app.store;
   const entry = url.searchParams.get('entry');
-  const of = entry === null ? null : (records.get('entry', entry)?.site ?? '');
-  const all = of === null ? records.all('site') : [records.get('site', of)].filter((site) => site !== null);
-  const sites = all.map(({ id, name }) => ({ id, name }));
-  return json(sites.sort((a, b) => a.name.localeCompare(b.name, 'en')));
+  const holding = entry === null ? null : siteHolding(app, entry);
+  const all = listedSites(app);
+  return json(entry === null ? all : all.filter(({ id }) => id === holding));
 });
+
+const siteHolding = ({ sites }: App, entry: string) =>
+  sites.ids().find((id) => sites.get(id)?.records.get('entry', entry)) ?? null;

@@ -10,5 +10,5 @@ export const GET = endpoint((call) => {
     throw new HttpError(422, 'invalid', 'after must be the number of a journal line.', 'after');
   }
   const hash = call.url.searchParams.get('hash') ?? '';
-  return json(commandsAfter(call.app, needSite(call).id, after, hash));
+  return json(commandsAfter(needSite(call).store, after, hash));
 });

@@ -5,8 +5,6 @@ export const prerender = false;
 /** Most changes of one record that are listed. */
 const MOST = 50;
 
-export const GET = endpoint((call) => {
-  const site = needSite(call);
-  const changes = call.app.store.records.changesOf(call.url.searchParams.get('record') ?? '', MOST);
-  return json(changes.filter((change) => change.site === site.id));
-});
+export const GET = endpoint((call) =>
+  json(needSite(call).store.records.changesOf(call.url.searchParams.get('record') ?? '', MOST)),
+);

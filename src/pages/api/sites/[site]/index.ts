@@ -3,4 +3,4 @@ import { endpoint, json, needSite } from '../../../../server/http/endpoint';
 
 export const prerender = false;
 
-export const GET = endpoint((call) => json(snapshotOf(call.app, needSite(call))));
+export const GET = endpoint((call) => json(snapshotOf(needSite(call).store)));

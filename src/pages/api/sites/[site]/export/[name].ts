@@ -5,12 +5,12 @@ import { endpoint, needSite } from '../../../../../server/http/endpoint';
 export const prerender = false;
 
 export const GET = endpoint((call) => {
-  const site = needSite(call);
+  const { store, site } = needSite(call);
   const name = call.params.name as ExportName;
   if (!EXPORTS.includes(name)) {
     throw new HttpError(404, 'unknown-id', `There is no export "${name}". Exports: ${EXPORTS.join(', ')}.`);
   }
-  const { type, text } = exportOf(call.app, site, name);
+  const { type, text } = exportOf(store, name, call.app.clock().toISOString());
   const file = `${site.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${name}`;
   return new Response(text, {
     headers: {

@@ -14,7 +14,7 @@ export const POST = endpoint((call) => {
       `There is no import "${kind}". Imports: ${IMPORT_KINDS.join(', ')}.`,
     );
   }
-  const preview = previewImport(call.app, needSite(call), kind, call.body.toString('utf8'));
+  const preview = previewImport(needSite(call).store, kind, call.body.toString('utf8'));
   const [first] = preview.faults;
   if (!first) return json(preview);
   const message = `${first.row === null ? '' : `Row ${first.row}, `}${first.field}: ${first.message}`;

@@ -6,14 +6,15 @@ import type { AnyCommand } from '../core/record/commands';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { openDatabase } from './open';
 import { TABLES } from '../core/record/tables';
-import { Store } from './store';
+import { SiteStore } from './site-store';
 
-const MIGRATIONS = 'src/store/migrations';
+const MIGRATIONS = 'src/store/migrations/site';
+const AT = '2026-03-04T10:00:00.000Z';
 let folder: string;
-let store: Store;
+let store: SiteStore;
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'yendral-store-'));
-  store = new Store(join(folder, 'yendral.db'), MIGRATIONS);
+  store = SiteStore.open('s', folder, MIGRATIONS, AT);
   const slice = recordsWith();
   store.transaction(() =>
     store.records.write(
@@ -82,8 +83,9 @@ describe('the database', () => {
   });
   it('backs itself up while it is in use', async () => {
     commit(strike('c1', firstReading().id));
-    await store.backup(join(folder, 'backup.db'));
-    const copy = new Store(join(folder, 'backup.db'), MIGRATIONS);
+    const other = mkdtempSync(join(tmpdir(), 'yendral-backup-'));
+    await store.db.backup(join(other, 'site.db'));
+    const copy = SiteStore.read('s', other);
     expect(copy.journal.head()).toEqual(store.journal.head());
     copy.close();
   });
@@ -100,8 +102,8 @@ describe('the journal', () => {
     expect(lines[1]!.prev).toBe(first.hash);
     expect(store.journal.head()).toEqual(second);
     expect(store.journal.firstBroken()).toBeNull();
-    expect(store.journal.after('s', 1).map(({ id }) => id)).toEqual(['c2']);
-    expect(store.journal.after('other', 0)).toEqual([]);
+    expect(store.journal.after(1, 10).map(({ id }) => id)).toEqual(['c2']);
+    expect(store.journal.after(0, 1).map(({ id }) => id)).toEqual(['c1']);
   });
   it('shows a line that was changed, taken out or put in another order', () => {
     const readings = store.records.by('reading', 'entry', 'e');
@@ -113,9 +115,9 @@ describe('the journal', () => {
       store.db.exec('ROLLBACK TO tamper; RELEASE tamper');
       return at;
     };
-    expect(broken("UPDATE journal SET person = 'Mallory' WHERE seq = 2")).toBe(2);
-    expect(broken('DELETE FROM journal WHERE seq = 2')).toBe(2);
-    expect(broken('UPDATE journal SET seq = 9 WHERE seq = 3')).toBe(3);
+    expect(broken("UPDATE journal SET person = 'Mallory' WHERE seq = 2")).toEqual({ seq: 2, what: 'hash' });
+    expect(broken('DELETE FROM journal WHERE seq = 2')).toEqual({ seq: 2, what: 'missing' });
+    expect(broken('UPDATE journal SET seq = 9 WHERE seq = 3')).toEqual({ seq: 3, what: 'missing' });
     expect(store.journal.firstBroken()).toBeNull();
   });
 });
@@ -125,7 +127,7 @@ describe('a command', () => {
     const { id } = firstReading();
     commit(strike('c1', id));
     expect(store.records.get('reading', id)!.struck).toMatchObject({ by: 'A. Vell' });
-    expect(store.statuses.ofSite('s')).toHaveLength(1);
+    expect(store.statuses.all()).toHaveLength(1);
     expect(() => commit(strike('c2', id))).toThrow('struck out already');
     expect(store.journal.head().seq).toBe(1);
     expect(store.records.get('change', 'c2')).toBeNull();

@@ -1,6 +1,6 @@
-import { acceptCommands, MOST_COMMANDS } from '../../../server/commands/accept';
-import { HttpError } from '../../../server/http/error';
-import { endpoint, json, needPerson, readJson } from '../../../server/http/endpoint';
+import { acceptCommands, MOST_COMMANDS } from '../../server/commands/accept';
+import { HttpError } from '../../server/http/error';
+import { endpoint, json, needPerson, readJson } from '../../server/http/endpoint';
 
 export const prerender = false;
 

@@ -1,0 +1,195 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { ulid } from 'ulid';
+import { apply } from '../core/record/apply';
+import type { AnyCommand } from '../core/record/commands';
+import { completed } from '../core/record/completed';
+import type { RecordChange } from '../core/record/slice';
+import { TABLES } from '../core/record/tables';
+import { touchedEntries } from '../core/record/touched';
+import type { Change, Id, TableName, Tables } from '../core/record/types';
+import { RECORDS_VERSION } from '../core/record/version';
+import { assess } from '../core/rulebook/assess';
+import { Journal, type JournalHead } from './journal';
+import { openDatabase, openForReading, type Db } from './open';
+import { Photos } from './photos';
+import { Records } from './records';
+import { hashOfRecords } from './records-hash';
+import { Settings } from './settings';
+import { Statuses } from './status';
+
+/** Name of a site's database in its folder. */
+export const SITE_DB = 'site.db';
+
+/** Everything that is kept of one site, behind one door: a file that proves itself alone, and its photos. */
+export class SiteStore {
+  readonly records: Records;
+  readonly journal: Journal;
+  readonly statuses: Statuses;
+  readonly photos: Photos;
+  readonly settings: Settings;
+  readonly #stale = new Set<Id>();
+
+  private constructor(
+    readonly id: Id,
+    /** The site's folder: its database and its photos. */
+    readonly folder: string,
+    readonly db: Db,
+  ) {
+    this.records = new Records(db);
+    this.journal = new Journal(db);
+    this.statuses = new Statuses(db);
+    this.photos = new Photos(db);
+    this.settings = new Settings(db);
+  }
+
+  /**
+   * Opens a site's folder, making its database when there is none, and brings it to this version.
+   *
+   * @param migrations folder of the numbered `.sql` files of a site
+   * @throws DatabaseError when the database cannot be used
+   */
+  static open(id: Id, folder: string, migrations: string, at: string): SiteStore {
+    const store = new SiteStore(id, folder, openDatabase(join(folder, SITE_DB), migrations));
+    store.transaction(() => store.#bringUp(at));
+    return store;
+  }
+
+  /** Opens a site's folder to look at it only. */
+  static read(id: Id, folder: string): SiteStore {
+    return new SiteStore(id, folder, openForReading(join(folder, SITE_DB)));
+  }
+
+  static exists(folder: string): boolean {
+    return existsSync(join(folder, SITE_DB));
+  }
+
+  /** The site's own record; null before its first command, or once that is undone. */
+  get site(): Tables['site'] | null {
+    return this.records.get('site', this.id);
+  }
+
+  /** Names the journal of this file, so that a page notices when the server has another. */
+  get journalName(): string {
+    return this.settings.made('journal-id', ulid);
+  }
+
+  /** Records of an earlier version gain what this one knows of; the chain says so, and what they are from there on. */
+  #bringUp(at: string): void {
+    const known = this.settings.get('records-version');
+    const version = String(RECORDS_VERSION);
+    if (known === version) return;
+    this.settings.set('records-version', version);
+    void this.journalName;
+    if (known === null) return;
+    for (const table of TABLES) {
+      if (table === 'change') continue;
+      for (const record of this.records.all(table)) {
+        const after = completed(table, record);
+        if (after !== record) this.records.write([{ table, id: record.id, after }]);
+      }
+    }
+    this.checkpoint(at);
+    this.refresh(
+      this.records.all('entry').map(({ id }) => id),
+      at,
+    );
+  }
+
+  /** Writes into the chain what all records are at this line; replay starts here. The caller holds the transaction. */
+  checkpoint(at: string): JournalHead {
+    const payload = { records: hashOfRecords(this.db), version: RECORDS_VERSION };
+    return this.journal.appendOwn({ kind: 'checkpoint', at, payload });
+  }
+
+  /** Runs a block in one transaction that holds the write lock from its start. */
+  transaction<R>(block: () => R): R {
+    this.records.begin();
+    try {
+      return this.db.transaction(block).immediate();
+    } catch (error) {
+      this.#forget();
+      throw error;
+    }
+  }
+
+  /** A part of a transaction that can be taken back by itself. */
+  savepoint<R>(block: () => R): R {
+    try {
+      return this.db.transaction(block)();
+    } catch (error) {
+      this.#forget();
+      throw error;
+    }
+  }
+
+  #forget(): void {
+    this.records.forget();
+    this.journal.forget();
+  }
+
+  /**
+   * Applies a command, writes its changes and appends it to the journal; the statuses that it touches are stale
+   * until they are settled. The caller holds the transaction.
+   *
+   * @throws Refusal when the records do not allow it
+   */
+  commit(
+    command: AnyCommand,
+    person: string,
+    receivedAt: string,
+    sent: string,
+  ): JournalHead & { changes: RecordChange[] } {
+    const changes = apply(this.records, command, person);
+    this.records.write(changes);
+    for (const entry of touchedEntries(this.records, changes, beforeOf(changes))) this.#stale.add(entry);
+    return { ...this.journal.append(command, person, receivedAt, sent), changes };
+  }
+
+  /** Judges again, once, every entry that commands have touched since the last time; in their transaction. */
+  settle(at: string): void {
+    const stale = [...this.#stale];
+    this.#stale.clear();
+    this.refresh(stale, at);
+  }
+
+  /** Judges entries again, as at a time, and writes where they stand. */
+  refresh(entries: Iterable<Id>, at: string): void {
+    for (const id of entries) {
+      const found = this.records.get('entry', id) && assess(this.records, id, this.id, at);
+      if (found) this.statuses.put(found.status);
+      else this.statuses.remove(id);
+    }
+  }
+
+  /** What a list of sites says of this one. */
+  summary(): SiteSummary {
+    const count = (sql: string) => this.db.prepare(sql).pluck().get() as number;
+    return {
+      entries: count('SELECT count(*) FROM entry'),
+      openDefects: count(`SELECT count(*) FROM defect WHERE json_extract(body, '$.state') <> 'closed'`),
+      seq: this.journal.head().seq,
+    };
+  }
+
+  close(): void {
+    if (!this.db.readonly) this.db.pragma('wal_checkpoint(TRUNCATE)');
+    this.db.close();
+  }
+}
+
+/** What a list of sites says of one. */
+export interface SiteSummary {
+  entries: number;
+  openDefects: number;
+  /** Newest line of its journal. */
+  seq: number;
+}
+
+/** How the records were before a command, from its own record of the change. */
+function beforeOf(changes: readonly RecordChange[]): (change: RecordChange) => Tables[TableName] | null {
+  const change = changes.find(({ table }) => table === 'change')?.after as Change | undefined;
+  return ({ table, id }) =>
+    (change?.records.find((record) => record.table === table && record.id === id)?.before as
+      Tables[TableName] | undefined) ?? null;
+}
