@@ -1,4 +1,4 @@
-import { accessSync, constants, mkdirSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Id } from '../core/record/types';
 import { holdFolder, type FolderLock } from '../store/folder-lock';
@@ -22,6 +22,9 @@ export interface App {
   testClock: boolean;
   /** Sites that have changed since they were listed. */
   changed: Set<Id>;
+  folder: string;
+  /** The program that used the folder before did not end well: its files want to be looked through. */
+  unclean: boolean;
   lock: FolderLock;
 }
 
@@ -43,6 +46,7 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
     try {
       const now = () => clock().toISOString();
       takeApart(folder, migrations, now());
+      const unclean = !endedWell(folder);
       const installation = Installation.open(join(folder, INSTALLATION_DB), join(migrations, 'installation'));
       const sites = new SiteStores(join(folder, 'sites'), join(migrations, 'site'), now);
       const events = new EventHub();
@@ -55,6 +59,8 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
         instruments,
         testClock,
         changed: new Set<Id>(),
+        folder,
+        unclean,
         lock,
       };
       listAll(app);
@@ -69,6 +75,17 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
   }
 }
 
+/** File that stands in a folder while it is used: found at the start, the last one did not end well. */
+const IN_USE = 'in-use';
+
+/** Whether the last user of a folder ended well; from here on it is in use. */
+function endedWell(folder: string): boolean {
+  const file = join(folder, IN_USE);
+  const well = !existsSync(file);
+  writeFileSync(file, '');
+  return well;
+}
+
 function needFolder(folder: string): void {
   try {
     mkdirSync(folder, { recursive: true });
@@ -81,12 +98,21 @@ function needFolder(folder: string): void {
   }
 }
 
-/** The list follows the files: a site whose folder was put there is listed, one that is gone is not. */
+/**
+ * The list follows the files: a site whose folder was put there is listed, one that is gone is not. Each file is
+ * looked at; a damaged one is named, and the others go on.
+ */
 function listAll(app: App): void {
   const there = new Set(app.sites.ids());
-  const listed = new Set(app.installation.sites().map(({ id }) => id));
-  for (const id of listed) if (!there.has(id)) app.installation.unlist(id);
-  for (const id of there) if (!listed.has(id)) listSite(app, id);
+  for (const { id } of app.installation.sites()) if (!there.has(id)) app.installation.unlist(id);
+  for (const id of there) {
+    try {
+      listSite(app, id);
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      console.error(error.message);
+    }
+  }
 }
 
 /** The sites as they are now, by name. */
@@ -95,7 +121,8 @@ export function listedSites(app: App): ListedSite[] {
   return app.installation.sites();
 }
 
-function listSite({ installation, sites, changed }: App, id: Id): void {
+/** Lists a site as it is now. */
+export function listSite({ installation, sites, changed }: App, id: Id): void {
   changed.delete(id);
   const store = sites.get(id);
   const site = store?.site;
@@ -125,5 +152,6 @@ export function closeApp(app: App): void {
   listedSites(app);
   app.sites.close();
   app.installation.close();
+  rmSync(join(app.folder, IN_USE), { force: true });
   app.lock.release();
 }

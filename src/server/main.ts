@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import { Worker } from 'node:worker_threads';
 import { openApp, type App } from './app';
 import { clockFrom, type Clock } from './clock';
 import { hostNames, isOwnMachine } from './http/guard';
@@ -35,6 +36,7 @@ export async function serve(app: App): Promise<void> {
   console.log(
     `Yendral is ready: ${tls ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${bound}/`,
   );
+  if (app.unclean) lookThrough(app.folder);
   let stopping = false;
   const end = (signal: string) => {
     if (stopping) return;
@@ -44,6 +46,14 @@ export async function serve(app: App): Promise<void> {
   };
   process.on('SIGTERM', () => end('SIGTERM'));
   process.on('SIGINT', () => end('SIGINT'));
+}
+
+/** Looks through every database beside the server's own thread, and names what is damaged. */
+function lookThrough(folder: string): void {
+  const worker = new Worker(join(DIST, 'cli', 'quick-check.mjs'), { workerData: { folder } });
+  worker.on('message', (line: string) => console.error(line));
+  worker.on('error', (error) => console.error('The files could not be looked through:', error));
+  worker.unref();
 }
 
 /**

@@ -61,7 +61,6 @@ export class Journal {
   readonly #append;
   readonly #byId;
   readonly #earlier;
-  readonly #head;
   #known: JournalHead | null = null;
 
   constructor(private readonly db: Db) {
@@ -71,7 +70,6 @@ export class Journal {
     );
     this.#byId = db.prepare('SELECT * FROM journal WHERE id = ?');
     this.#earlier = db.prepare('SELECT sent FROM earlier WHERE id = ?');
-    this.#head = db.prepare('SELECT seq, hash FROM journal ORDER BY seq DESC LIMIT 1');
   }
 
   find(id: Id): JournalLine | null {
@@ -91,7 +89,7 @@ export class Journal {
 
   /** Newest line's number and hash: a chain alone cannot show a cut tail, so the head is printed on reports. */
   head(): JournalHead {
-    return (this.#known ??= (this.#head.get() as JournalHead | undefined) ?? { seq: 0, hash: START });
+    return (this.#known ??= headOf(this.db));
   }
 
   /** Forgets where it stands: after something was taken back, or when somebody else may have written. */
@@ -155,18 +153,31 @@ export class Journal {
 
   /** The first line from a number on whose number, link or hash does not hold; null when the chain is whole. */
   firstBroken(from = 1): BrokenLine | null {
-    const before = this.db.prepare('SELECT hash FROM journal WHERE seq = ?').get(from - 1) as
-      { hash: string } | undefined;
-    if (from > 1 && !before) return { seq: from - 1, what: 'missing' };
-    let prev = before?.hash ?? START;
-    let seq = from - 1;
-    for (const line of this.lines(from)) {
-      seq++;
-      if (line.seq !== seq) return { seq, what: 'missing' };
-      if (line.prev !== prev) return { seq, what: 'link' };
-      if (line.hash !== hashOf(line)) return { seq, what: 'hash' };
-      prev = line.hash;
-    }
-    return null;
+    return firstBrokenOf(this.db, from);
   }
+}
+
+/** Number and hash of the newest line of a journal. */
+export const headOf = (db: Db): JournalHead =>
+  (db.prepare('SELECT seq, hash FROM journal ORDER BY seq DESC LIMIT 1').get() as
+    JournalHead | undefined) ?? { seq: 0, hash: START };
+
+/** The first line of a journal, from a number on, whose number, link or hash does not hold; null when it is whole. */
+export function firstBrokenOf(db: Db, from = 1): BrokenLine | null {
+  const before = db
+    .prepare('SELECT hash FROM journal WHERE seq = ?')
+    .pluck()
+    .get(from - 1) as string | undefined;
+  if (from > 1 && before === undefined) return { seq: from - 1, what: 'missing' };
+  let prev = before ?? START;
+  let seq = from - 1;
+  const lines = db.prepare('SELECT * FROM journal WHERE seq >= ? ORDER BY seq').iterate(from);
+  for (const line of lines as IterableIterator<JournalLine>) {
+    seq++;
+    if (line.seq !== seq) return { seq, what: 'missing' };
+    if (line.prev !== prev) return { seq, what: 'link' };
+    if (line.hash !== hashOf(line)) return { seq, what: 'hash' };
+    prev = line.hash;
+  }
+  return null;
 }

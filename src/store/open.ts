@@ -24,6 +24,7 @@ export function openDatabase(file: string, migrations: string): Db {
       db.pragma('foreign_keys = ON');
       db.pragma('busy_timeout = 5000');
       migrate(db, file, migrations);
+      needSchema(db, file, migrations);
       return db;
     } catch (error) {
       db.close();
@@ -47,7 +48,7 @@ export function openForReading(file: string): Db {
 }
 
 /** What a fault of the database means, and what to do. */
-function explained(file: string, error: unknown): unknown {
+export function explained(file: string, error: unknown): unknown {
   const { code } = error as { code?: string };
   if (code?.startsWith('SQLITE_READONLY') || code === 'SQLITE_CANTOPEN')
     return new DatabaseError(`The database ${file} cannot be written (${code}). Give write access to it, or name another folder in YENDRAL_DATA.`); // prettier-ignore
@@ -79,3 +80,22 @@ function migrate(db: Db, file: string, folder: string): void {
     })();
   }
 }
+
+/** The tables and indexes that a folder of migrations makes, as one text; made once. */
+const schemas = new Map<string, string>();
+
+/** A database that was changed by hand, or is cut, has other tables than the migrations make. */
+function needSchema(db: Db, file: string, folder: string): void {
+  let expected = schemas.get(folder);
+  if (expected === undefined) {
+    const fresh = new Database(':memory:');
+    migrate(fresh, file, folder);
+    schemas.set(folder, (expected = schemaOf(fresh)));
+    fresh.close();
+  }
+  if (schemaOf(db) === expected) return;
+  throw new DatabaseError(`${file} has other tables than this version makes: it was changed by hand, or is damaged. Put a backup in its place with npm run restore.`); // prettier-ignore
+}
+
+const schemaOf = (db: Db): string =>
+  (db.prepare('SELECT name, sql FROM sqlite_master WHERE sql IS NOT NULL ORDER BY name').all() as { name: string; sql: string }[]).map(({ name, sql }) => `${name}\n${sql}`).join('\n'); // prettier-ignore

@@ -11,7 +11,7 @@ import type { Change, Id, TableName, Tables } from '../core/record/types';
 import { RECORDS_VERSION } from '../core/record/version';
 import { assess } from '../core/rulebook/assess';
 import { Journal, type JournalHead } from './journal';
-import { openDatabase, openForReading, type Db } from './open';
+import { DatabaseError, explained, openDatabase, openForReading, type Db } from './open';
 import { Photos } from './photos';
 import { Records } from './records';
 import { hashOfRecords } from './records-hash';
@@ -20,6 +20,9 @@ import { Statuses } from './status';
 
 /** Name of a site's database in its folder. */
 export const SITE_DB = 'site.db';
+
+/** Lines of a journal that are looked at whenever it is opened. */
+const LOOKED_AT = 1000;
 
 /** Everything that is kept of one site, behind one door: a file that proves itself alone, and its photos. */
 export class SiteStore {
@@ -50,9 +53,16 @@ export class SiteStore {
    * @throws DatabaseError when the database cannot be used
    */
   static open(id: Id, folder: string, migrations: string, at: string): SiteStore {
-    const store = new SiteStore(id, folder, openDatabase(join(folder, SITE_DB), migrations));
-    store.transaction(() => store.#bringUp(at));
-    return store;
+    const file = join(folder, SITE_DB);
+    const store = new SiteStore(id, folder, openDatabase(file, migrations));
+    try {
+      store.#look(file);
+      store.transaction(() => store.#bringUp(at));
+      return store;
+    } catch (error) {
+      store.db.close();
+      throw error instanceof DatabaseError ? error : explained(file, error);
+    }
   }
 
   /** Opens a site's folder to look at it only. */
@@ -72,6 +82,14 @@ export class SiteStore {
   /** Names the journal of this file, so that a page notices when the server has another. */
   get journalName(): string {
     return this.settings.made('journal-id', ulid);
+  }
+
+  /** What can be seen at once: the newest lines of the chain. Everything is looked at by verifying. */
+  #look(file: string): void {
+    const { seq } = this.journal.head();
+    const broken = this.journal.firstBroken(Math.max(1, seq - LOOKED_AT));
+    if (broken)
+      throw new DatabaseError(`${file} is damaged at line ${broken.seq} of its journal. The site is not used until it is restored (npm run verify says more, npm run restore puts a backup in its place).`); // prettier-ignore
   }
 
   /** Records of an earlier version gain what this one knows of; the chain says so, and what they are from there on. */

@@ -1,4 +1,3 @@
-import Database from 'better-sqlite3';
 import { randomBytes } from 'node:crypto';
 import { copyFileSync, existsSync, linkSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -165,12 +164,3 @@ function makeInstallation(whole: Db, folder: string, work: string, migrations: s
   installation.close();
   for (const end of readdirSync(work).filter((name) => name.startsWith(INSTALLATION_DB))) renameSync(join(work, end), join(folder, end)); // prettier-ignore
 }
-
-/** Whether a folder holds the earlier layout's database, in use or archived. */
-export const wholeDbOf = (folder: string): string | null => {
-  const file = join(folder, ARCHIVE, WHOLE_DB);
-  return existsSync(file) ? file : null;
-};
-
-/** Opens the archived database as it was left, for verifying. */
-export const openArchive = (file: string): Db => new Database(file, { readonly: true });

@@ -6,7 +6,7 @@ import type { RecordChange } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { SiteStore } from '../../store/site-store';
-import { listedSites, type App } from '../app';
+import { listedSites, listSite, type App } from '../app';
 import { parseCommand } from '../../shapes/parse';
 
 /** A device clock may be ahead by this much; a later time is taken back to the server's. */
@@ -74,7 +74,8 @@ function acceptForSite(
   const answers = acceptBatch({ app, store, person, changes }, values);
   if (made) app.sites.dropEmpty(store.id);
   if (changes.length === 0) return answers;
-  app.changed.add(store.id);
+  if (made) listSite(app, store.id);
+  else app.changed.add(store.id);
   const { seq, hash } = store.journal.head();
   app.events.news({ site: store.id, after, seq, head: hash, changes });
   return answers;

@@ -3,6 +3,7 @@ import { InputError } from '../../core/quantity/error';
 import { isRefusal } from '../../core/record/commands';
 import type { Tables } from '../../core/record/types';
 import type { Person } from '../../store/people';
+import { DatabaseError } from '../../store/open';
 import type { SiteStore } from '../../store/site-store';
 import type { App } from '../app';
 import { HttpError } from './error';
@@ -70,6 +71,7 @@ function failure(error: unknown): Response {
   if (error instanceof HttpError) return errorBody(error.status, error.code, error.field, error.message);
   if (error instanceof InputError) return errorBody(422, 'invalid', error.field, error.message);
   if (isRefusal(error)) return errorBody(409, error.code, error.field, error.message);
+  if (error instanceof DatabaseError) return errorBody(503, 'damaged', null, error.message);
   if (isDiskFull(error)) return errorBody(507, 'disk-full', null, 'The disk of the server is full. Nothing was changed and nothing is lost; it goes on by itself once there is room.'); // prettier-ignore
   console.error(error);
   return errorBody(500, 'fault', null, 'The server failed on this request. Nothing was changed; try again.');
