@@ -10,6 +10,8 @@ export interface EventHandlers {
   open: (open: boolean) => void;
 }
 
+/** A stream of which nothing was heard for so long is dead, whatever the browser thinks, ms. */
+const SILENCE_MS = 50_000;
 /** How long to wait before a stream that was refused is asked for again, ms. */
 const AGAIN_MS = 3000;
 
@@ -20,12 +22,16 @@ const AGAIN_MS = 3000;
 export class EventsClient {
   #source: EventSource | null = null;
   #site: Id | null = null;
+  #heardMs = 0;
 
   constructor(private readonly handlers: EventHandlers) {
     window.addEventListener('pagehide', () => this.#close());
     window.addEventListener('pageshow', (event) => {
       if (event.persisted) this.#open();
     });
+    setInterval(() => {
+      if (this.#source && Date.now() - this.#heardMs > SILENCE_MS) this.#again(this.#source);
+    }, AGAIN_MS);
   }
 
   /** Listens to a site; null to none. */
@@ -46,8 +52,15 @@ export class EventsClient {
     const { handlers } = this;
     const source = new EventSource(`/api/events/?sites=${encodeURIComponent(this.#site)}`);
     this.#source = source;
-    source.addEventListener('instrument', (e) => handlers.instrument(JSON.parse(e.data) as InstrumentLine));
-    source.addEventListener('journal', (e) => handlers.journal(JSON.parse(e.data) as JournalEvent));
+    this.#heardMs = Date.now();
+    const hear = (name: string, told: (data: string) => void) =>
+      source.addEventListener(name, (event) => {
+        this.#heardMs = Date.now();
+        told(event.data as string);
+      });
+    hear('instrument', (data) => handlers.instrument(JSON.parse(data) as InstrumentLine));
+    hear('journal', (data) => handlers.journal(JSON.parse(data) as JournalEvent));
+    hear('alive', () => undefined);
     source.onopen = () => handlers.open(true);
     source.onerror = () => {
       handlers.open(false);
@@ -58,7 +71,7 @@ export class EventsClient {
 
   #again(refused: EventSource): void {
     if (this.#source !== refused) return;
-    this.#source = null;
+    this.#close();
     this.#open();
   }
 }

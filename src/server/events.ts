@@ -3,7 +3,7 @@ import type { Id } from '../core/record/types';
 
 /** How long news of a site gather before they are told, ms. */
 const GATHER_MS = 250;
-/** A line that says nothing keeps the stream open through whatever stands between, ms. */
+/** A sign of life keeps the stream open through whatever stands between, and tells its reader that it is, ms. */
 const KEEP_ALIVE_MS = 20_000;
 /** Changes of more than this are asked for by who wants them, characters. */
 const MOST_TOLD = 64_000;
@@ -20,7 +20,8 @@ export class EventHub {
   readonly #listeners = new Set<Listener>();
   readonly #gathered = new Map<Id, JournalEvent>();
   #gathering: NodeJS.Timeout | null = null;
-  readonly #alive = setInterval(() => this.#toAll(': still here\n\n'), KEEP_ALIVE_MS).unref();
+  #ended = false;
+  readonly #alive = setInterval(() => this.#toAll('event: alive\ndata: {}\n\n'), KEEP_ALIVE_MS).unref();
 
   /** How many pages listen. */
   get size(): number {
@@ -33,6 +34,8 @@ export class EventHub {
     let listener: Listener;
     return new ReadableStream({
       start: (controller) => {
+        // A server that stops opens nothing any more: its reader comes back to the next one.
+        if (this.#ended) return controller.close();
         listener = {
           sites: new Set(sites),
           send: (text) => {
@@ -84,6 +87,7 @@ export class EventHub {
 
   /** Ends every stream. */
   end(): void {
+    this.#ended = true;
     if (this.#gathering) clearTimeout(this.#gathering);
     clearInterval(this.#alive);
     for (const listener of this.#listeners) {

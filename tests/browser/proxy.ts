@@ -55,6 +55,8 @@ async function carry(
         line.is === 'cut' && api && !String(answer.headers['content-type']).startsWith('text/event-stream');
       if (!cut) {
         outgoing.writeHead(answer.statusCode!, answer.headers);
+        // A line that breaks on one side is broken on the other.
+        answer.on('close', () => answer.complete || outgoing.destroy());
         return void answer.pipe(outgoing);
       }
       const { 'content-length': _length, ...kept } = answer.headers;
