@@ -1,5 +1,6 @@
 import { ARMOUR_TYPES } from '../core/record/types';
 import {
+  Name,
   Flag,
   IdText,
   Nested,
@@ -75,7 +76,7 @@ class MineralShape {
 export class CableShapeClass {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
-  @Text(60) tag!: string;
+  @Name(60) tag!: string;
   @Text(200, { blank: true }) from!: string;
   @Text(200, { blank: true }) to!: string;
   @Nullable() @Num({ min: 0, max: 1e5 }) lengthM!: number | null;

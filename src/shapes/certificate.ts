@@ -4,6 +4,7 @@ import { CATEGORIES, LEVELS } from '../core/hazard/level';
 import { KIND_IDS } from '../core/record/kind-ids';
 import { ARMOUR_TYPES, JOINTS, SCHOOLS } from '../core/record/types';
 import {
+  Name,
   Flag,
   IdText,
   Nested,
@@ -57,7 +58,7 @@ class PotShape {
 }
 
 class CompoundShape {
-  @Text(80) name!: string;
+  @Name(80) name!: string;
   @Num(POSITIVE) packMl!: number;
   @Num({ min: 0, max: 1000 }) wastePct!: number;
   @Text(20) ratio!: string;
@@ -83,7 +84,7 @@ class MineralPotShape {
 }
 
 class SizeShape {
-  @Text(20) size!: string;
+  @Name(20) size!: string;
   @Nullable() @Text(20) thread!: string | null;
   @Nullable() @Num(POSITIVE) maleLengthMm!: number | null;
   @Nullable() @Num(LENGTH) runoutMm!: number | null;
@@ -110,11 +111,11 @@ class JointShape {
 class ChartRowShape {
   @Num({ min: 1, max: 1000, whole: true }) cores!: number;
   @Num({ above: 0, max: 1e4 }) areaMm2!: number;
-  @Text(20) size!: string;
+  @Name(20) size!: string;
 }
 
 class SheetShape {
-  @Text(60) number!: string;
+  @Name(60) number!: string;
   @NestedList(() => SizeShape) sizes!: SizeShape[];
   @NestedList(() => JointShape) joints!: JointShape[];
   @Nullable() @Num({ min: 0, max: 1000 }) expectedBondOhm!: number | null;
@@ -128,7 +129,7 @@ class SheetShape {
 export class CertificateShape {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
-  @Text(60) number!: string;
+  @Name(60) number!: string;
   @Text(80) maker!: string;
   @Text(200) title!: string;
   @OneOf(KIND_IDS) kind!: string;

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { InputError } from '../core/quantity/error';
+import { textLetters } from './letters';
 
 const FORBIDDEN = new Set(['constructor', '__proto__', 'prototype']);
 
@@ -67,14 +68,45 @@ function all(error: ValidationError, path: string): Offence[] {
   return [{ field: at + place, message }];
 }
 
-/** Refuses names that could reach into a prototype, at any depth. */
+/** Objects that lie in one another no deeper. */
+const DEEPEST = 24;
+/** Fields of one object: the search for unknown ones takes their square. */
+const MOST_FIELDS = 100;
+/** Texts as they were typed stand by the path of their field, and are many. */
+const MOST_TYPED = 500;
+/** Everything that a value may hold, lists and what is in them counted. */
+const MOST_IN_ALL = 300_000;
+
+/**
+ * Refuses, before anything is looked up in it, a value that is too deep or too wide to be looked at, names that could
+ * reach into a prototype, and texts that are none.
+ */
 export function guard(value: object, path: string): void {
-  for (const key of Object.keys(value)) {
-    const field = path + key;
-    if (FORBIDDEN.has(key)) throw new InputError(field, `${field} is not a known field`);
-    const inner = (value as Record<string, unknown>)[key];
-    if (typeof inner === 'object' && inner !== null) guard(inner, `${field}.`);
-  }
+  let left = MOST_IN_ALL;
+  const look = (one: object, at: string, depth: number): void => {
+    if (depth > DEEPEST)
+      throw new InputError(at.slice(0, 80), 'The value is nested too deep to be looked at.');
+    const list = Array.isArray(one);
+    const keys = Object.keys(one);
+    left -= keys.length;
+    const most = at.endsWith('typed.') ? MOST_TYPED : MOST_FIELDS;
+    if (left < 0 || (!list && keys.length > most)) {
+      const field = at.replace(/\.$/, '');
+      throw new InputError(
+        field,
+        `${field || 'The value'} holds too many fields; at most ${most} are known.`,
+      );
+    }
+    for (const key of keys) {
+      const field = at + key;
+      if (FORBIDDEN.has(key)) throw new InputError(field, `${field} is not a known field`);
+      const inner = (one as Record<string, unknown>)[key];
+      if (typeof inner === 'object' && inner !== null) look(inner, `${field}.`, depth + 1);
+      const wrong = typeof inner === 'string' ? textLetters(inner) : list ? null : textLetters(key);
+      if (wrong) throw new InputError(field.slice(0, 80), `${field.slice(0, 80)} ${wrong}`);
+    }
+  };
+  look(value, path, 0);
 }
 
 function firstOffence(errors: readonly ValidationError[]): { field: string; message: string } | null {

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { registerDecorator, ValidateIf, ValidateNested, type ValidationArguments } from 'class-validator';
+import { nameLetters, textLetters } from './letters';
 
 /** Bounds of a number; each is stated in the message when it is broken. */
 export interface NumberBounds {
@@ -64,6 +65,10 @@ export const NumList = (
 export const Text = (most = 200, { blank = false }: { blank?: boolean } = {}) =>
   rule('text', (value) => textFault(value, most, blank));
 
+/** What something is called: one line of letters that can be seen, of at most some characters. */
+export const Name = (most = 200) =>
+  rule('name', (value) => textFault(value, most, false) ?? nameLetters(value as string));
+
 /** A list of texts. */
 export const TextList = (most = 200, { atLeast = 0 }: { atLeast?: number } = {}) =>
   rule('textList', (value) => {
@@ -96,6 +101,10 @@ export const RangeOf = (bounds: NumberBounds) =>
     return low <= high ? null : 'must have its lower limit first';
   });
 
+/** Years that a record can be of: certificates are older than the program, and clocks run wrong. */
+const FIRST_YEAR = 1950;
+const LAST_YEAR = 2199;
+
 /** A calendar day or a time, ISO 8601. */
 export const Time = () =>
   rule('time', (value) => {
@@ -105,7 +114,11 @@ export const Time = () =>
       typeof value === 'string' &&
       /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d{1,3})?)?(Z|[+-]\d{2}:\d{2}))?$/.test(value) &&
       !Number.isNaN(Date.parse(value));
-    return ok ? null : 'must be a date like 2026-03-04 or a time like 2026-03-04T10:15:00Z';
+    if (!ok) return 'must be a date like 2026-03-04 or a time like 2026-03-04T10:15:00Z';
+    const year = Number(value.slice(0, 4));
+    return year >= FIRST_YEAR && year <= LAST_YEAR
+      ? null
+      : `must lie in the years ${FIRST_YEAR} to ${LAST_YEAR}`;
   });
 
 /** Texts by path, as they were typed; may be left out. */
@@ -207,7 +220,8 @@ function textFault(value: unknown, most: number, blank: boolean): string | null 
   if (gone) return gone;
   if (typeof value !== 'string') return 'must be a text';
   if (!blank && value.trim() === '') return 'must not be empty';
-  return value.length > most ? `must have at most ${most} characters` : null;
+  if (value.length > most) return `must have at most ${most} characters`;
+  return textLetters(value);
 }
 
 function wordFault(value: unknown, words: readonly (string | number)[]): string | null {

@@ -8,6 +8,7 @@ import { GRADES, INSTRUMENT_KINDS, RACEWAY_MEANS, UNITS, WEATHERS } from '../cor
 import { SHIPPED } from '../core/rulebook/references';
 import { ValidateIf } from 'class-validator';
 import {
+  Name,
   Flag,
   IdList,
   IdText,
@@ -51,7 +52,7 @@ class BesideShape {
 
 class AreaShape {
   @IdText() id!: string;
-  @Text() name!: string;
+  @Name() name!: string;
   @Nullable() @OneOf([...ZONES, 'unclassified']) zone!: string | null;
   @Nullable() @OneOf(AREA_GROUPS) group!: string | null;
   @Nullable() @OneOf(CLASSES) temperatureClass!: string | null;
@@ -89,7 +90,7 @@ class Position {
 }
 
 class UnusedShape {
-  @Text(20) label!: string;
+  @Name(20) label!: string;
   @OneOf(['plug', 'transport-plug', 'none']) closure!: string;
   @Flag() needsTool!: boolean;
   @Flag() inAdaptor!: boolean;
@@ -108,7 +109,7 @@ class EnclosureShape {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
   @IdText() area!: string;
-  @Text(60) tag!: string;
+  @Name(60) tag!: string;
   @Text(200) what!: string;
   @SomeOf(CONCEPTS) concepts!: string[];
   @Nullable() @OneOf(GROUPS) group!: string | null;
@@ -139,7 +140,7 @@ class CalibrationShape {
 
 class InstrumentShape {
   @IdText() id!: string;
-  @Text(60) tag!: string;
+  @Name(60) tag!: string;
   @OneOf(INSTRUMENT_KINDS) kind!: string;
   @OneOf(UNITS) unit!: string;
   @RangeOf({ min: -100, max: 1e6 }) span!: number[];
@@ -195,11 +196,11 @@ class EntryShape {
   @IdText() id!: string;
   @TypedTexts() typed?: Record<string, string>;
   @IdText() enclosure!: string;
-  @Text(20) label!: string;
+  @Name(20) label!: string;
   @OneOf(KIND_IDS) kind!: string;
   @Nested(() => Hole) hole!: Hole;
   @Nullable() @IdText() certificate!: string | null;
-  @Nullable() @Text(20) size!: string | null;
+  @Nullable() @Name(20) size!: string | null;
   @Nullable() @Text(20) ringFace!: string | null;
   @Nullable() @IdText() cable!: string | null;
   @Nullable() @Num(LENGTH) washerMm!: number | null;
@@ -216,7 +217,7 @@ class EntryShape {
 
 class RoundShape {
   @IdText() id!: string;
-  @Text(80) name!: string;
+  @Name(80) name!: string;
   @OneOf(GRADES) grade!: string;
   @IdList() entries!: string[];
   @Time() started!: string;

@@ -76,6 +76,7 @@ export function parseCommand(value: unknown): AnyCommand {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     throw new InputError('', 'A command is a JSON object.');
   }
+  guard(value, '');
   const { payload, ...envelope } = value as Record<string, unknown>;
   const { kind } = check(shapes.EnvelopeShape, envelope);
   const checkPayload = Object.hasOwn(PAYLOADS, kind) ? PAYLOADS[kind] : undefined;

@@ -1,4 +1,5 @@
 import {
+  Name,
   IdText,
   Nested,
   NestedList,
@@ -8,7 +9,6 @@ import {
   Optional,
   RangeOf,
   SomeOf,
-  Text,
 } from './decorators';
 
 const LENGTH = { min: 0, max: 1e6 };
@@ -30,7 +30,7 @@ class SleeveShape {
 }
 
 class SealantShape {
-  @Text(80) name!: string;
+  @Name(80) name!: string;
   @Num(POSITIVE) depthMm!: number;
   @Num({ min: 0, max: 1000 }) wastePct!: number;
   @Num({ above: 0, max: 1e5 }) cartridgeMl!: number;
@@ -55,7 +55,7 @@ export class TransitSheetShape {
 }
 
 class FrameOpeningShape {
-  @Text(40) label!: string;
+  @Name(40) label!: string;
   @OneOf(['rect', 'round']) shape!: string;
   @Num(POSITIVE) widthMm!: number;
   @Num(POSITIVE) heightMm!: number;

@@ -1,6 +1,7 @@
 import { INSULATION_STAGES } from '../core/mineral/insulation';
 import { GRADES, HABITS, SEAL_FATES } from '../core/record/types';
 import {
+  Name,
   Flag,
   IdList,
   IdText,
@@ -39,7 +40,7 @@ class SeverityDays {
 
 export class SiteShape {
   @IdText() id!: string;
-  @Text(120) name!: string;
+  @Name(120) name!: string;
   @OneOf(['simple', 'guarded', 'guarded-reject']) acceptance!: string;
   @IdText() references!: string;
   @OneOf(['zones', 'divisions']) scheme!: string;
@@ -200,7 +201,7 @@ class SealedCableShape {
 }
 
 class PackedOpeningShape {
-  @Text(40) label!: string;
+  @Name(40) label!: string;
   @NestedList(() => PackedRowShape) rows!: PackedRowShape[];
   @Nullable() @Num(LENGTH) wedgeMm!: number | null;
   @NestedList(() => SealedCableShape) cables!: SealedCableShape[];
@@ -250,7 +251,7 @@ export class RaiseShape {
 }
 
 export class DefectSetShape {
-  @Nullable() @Text(80) owner!: string | null;
+  @Nullable() @Name(80) owner!: string | null;
   @OneOf(['open', 'assigned', 'done', 'proven']) state!: string;
   @Text(1000, { blank: true }) action!: string;
   @Num({ min: 1, max: 4, whole: true }) severity!: number;

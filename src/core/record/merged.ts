@@ -27,7 +27,8 @@ export function merged<T extends TableName>(
   const of: Merging<T> = { draft, table, before };
   const stamps: Record<string, Stamp> = { ...before.stamps };
   const after: Record<string, unknown> = { ...before };
-  for (const [field, mine] of Object.entries(set)) {
+  // In the order of names: a command says the same whatever order its fields were sent in.
+  for (const [field, mine] of Object.entries(set).sort(([a], [b]) => (a < b ? -1 : 1))) {
     const seen = Object.hasOwn(was, field) ? { was: (was as Record<string, unknown>)[field] } : null;
     after[field] = mergedField(of, field, mine, seen, stamps);
   }
@@ -51,7 +52,7 @@ function mergedField<T extends TableName>(
   if (!divider || !parts || !parts.was || !parts.mine || !parts.now)
     return wholeField(of, field, mine, now, seen, stamps);
   const next = new Map(parts.now);
-  for (const name of new Set([...parts.was.keys(), ...parts.mine.keys()])) {
+  for (const name of [...new Set([...parts.was.keys(), ...parts.mine.keys()])].sort()) {
     const [old, own, stands] = [parts.was.get(name), parts.mine.get(name), parts.now.get(name)];
     if (isSame(own, old) || isSame(own, stands)) continue;
     const value = wholeField(of, `${field}.${name}`, own, stands, { was: old }, stamps);

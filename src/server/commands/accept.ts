@@ -7,6 +7,7 @@ import type { Id } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { SiteStore } from '../../store/site-store';
 import { listedSites, listSite, type App } from '../app';
+import { lookOf } from '../../shapes/letters';
 import { parseCommand } from '../../shapes/parse';
 
 /** A device clock may be ahead by this much; a later time is taken back to the server's. */
@@ -208,10 +209,10 @@ function answerOfBefore({ journal }: SiteStore, sent: AnyCommand, sentHash: stri
 function needOwnSiteName(app: App, command: AnyCommand): void {
   const name = command.kind === 'site.add' ? command.payload.name : command.kind === 'site.edit' ? command.payload.set.name : undefined; // prettier-ignore
   if (name === undefined) return;
-  const twin = listedSites(app).find((one) => one.id !== command.site && one.name === name);
+  const twin = listedSites(app).find((one) => one.id !== command.site && lookOf(one.name) === lookOf(name));
   if (!twin) return;
   const field = command.kind === 'site.add' ? 'payload.name' : 'payload.set.name';
-  throw new Refusal('exists', field, `Another site is called ${name}. Give this one a name of its own.`);
+  throw new Refusal('exists', field, `Another site is called ${twin.name}. Give this one a name of its own.`);
 }
 
 /** Bytes come before the command that shows them. */

@@ -11,14 +11,34 @@ export function toCsv(columns: readonly string[], rows: readonly Record<string, 
   return `\uFEFF${text}\r\n`;
 }
 
+/** Rows of a table that are taken in at once. */
+export const MOST_ROWS = 5000;
+const MOST_COLUMNS = 100;
+/** Characters of one line; no row of cables or sizes is longer. */
+const MOST_IN_LINE = 20_000;
+
+/** Why a text is no table that can be looked at; null when it may be one. */
+function formFault(text: string): string | null {
+  if (text.includes('\u0000')) return 'is no text; choose a CSV file.';
+  const lines = text.split('\n', MOST_ROWS * 2);
+  if ((lines[0] ?? '').split(/[,;\t]/).length > MOST_COLUMNS) return `has more than ${MOST_COLUMNS} columns; take out what does not belong to it.`; // prettier-ignore
+  const long = lines.findIndex((line) => line.length > MOST_IN_LINE);
+  return long < 0 ? null : `has a line of more than ${MOST_IN_LINE} characters (line ${long + 1}); a quote is not closed there, or it is no table.`; // prettier-ignore
+}
+
 /** A CSV text as rows of named cells, with the faults of its form. */
 export function fromCsv(text: string): {
   columns: string[];
   rows: Record<string, string>[];
   faults: { row: number | null; message: string }[];
 } {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+  const plain = text.replace(/^\uFEFF/, '');
+  const fault = formFault(plain);
+  if (fault) return { columns: [], rows: [], faults: [{ row: null, message: fault }] };
+  const parsed = Papa.parse<Record<string, string>>(plain, {
     header: true,
+    preview: MOST_ROWS + 1,
+    delimitersToGuess: [',', ';', '\t'],
     skipEmptyLines: 'greedy',
     transformHeader: (heading) => heading.trim(),
     transform: (cell) => cell.trim(),

@@ -4,7 +4,7 @@ import type { DossierFields } from '../../core/record/commands';
 import type { ArmourType, Certificate, GlandSize, Range } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';
 import { checkRecord } from '../../shapes/parse';
-import { fromCsv, headingFaults } from './csv';
+import { fromCsv, headingFaults, MOST_ROWS } from './csv';
 import { addItem, refuse, type ImportPreview } from './import-preview';
 import type { FileFault } from './schema';
 
@@ -19,7 +19,6 @@ export const SIZE_COLUMNS = [
 
 const NEEDED = new Set(['certificate', 'size', 'thread', 'outer_from', 'outer_to']);
 const OPTIONAL = new Set(SIZE_COLUMNS.filter((column) => !NEEDED.has(column)));
-const MOST_ROWS = 5000;
 
 type Cells = Record<string, string>;
 
@@ -29,6 +28,8 @@ type Cells = Record<string, string>;
  */
 export function previewSizes(store: SiteStore, text: string): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
+  const unread = formFaults.find(({ row }) => row === null);
+  if (unread) return refuse('(file)', unread.message);
   const faults = headingFaults(columns, SIZE_COLUMNS, OPTIONAL, 'a table of sizes');
   if (faults.length > 0) return { rows: [], faults, items: [] };
   if (rows.length === 0) return refuse('(file)', 'holds no rows under its heading; add a row per size.');

@@ -6,7 +6,7 @@ import { completed } from '../../core/record/completed';
 import { ARMOUR_TYPES, type ArmourType, type CableShape, type Id } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';
 import { checkRecord } from '../../shapes/parse';
-import { fromCsv, headingFaults } from './csv';
+import { fromCsv, headingFaults, MOST_ROWS } from './csv';
 import { addItem, refuse, type ImportPreview } from './import-preview';
 import { previewSizes } from './import-sizes';
 import { schemaFaults, type FileFault } from './schema';
@@ -44,9 +44,6 @@ const LENGTH_FIELDS: Record<string, string> = {
   tolerance: 'toleranceMm',
 };
 
-/** Most rows of a schedule that one import takes. */
-const MOST_ROWS = 5000;
-
 const PREVIEWS: Record<ImportKind, (store: SiteStore, text: string) => ImportPreview> = {
   cables: previewCables,
   certificate: previewCertificate,
@@ -60,6 +57,8 @@ export function previewImport(store: SiteStore, kind: ImportKind, text: string):
 
 function previewCables(store: SiteStore, text: string): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
+  const unread = formFaults.find(({ row }) => row === null);
+  if (unread) return refuse('(file)', unread.message);
   const faults = headingFaults(columns, CABLE_COLUMNS, OPTIONAL, 'a cable schedule');
   if (faults.length > 0) return { rows: [], faults, items: [] };
   if (rows.length === 0) return refuse('(file)', 'holds no rows under its heading; add a row per cable.');

@@ -2,6 +2,7 @@ import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { ulid } from 'ulid';
 import type { Person } from '../../store/people';
 import type { App } from '../app';
+import { lookOf, nameLetters } from '../../shapes/letters';
 import { HttpError } from './error';
 
 const COOKIE = 'yendral_person';
@@ -27,6 +28,17 @@ export function personOf(app: App, cookies: string | undefined): Person | null {
   return app.installation.people.find(id);
 }
 
+/** What programs of this installation record under. */
+const RESERVED = ['command line'];
+
+/** A new name that people would take for another person's is none. */
+function needOwnLook(app: App, name: string): void {
+  const look = lookOf(name);
+  const twin = [...app.installation.people.all().map((one) => one.name), ...RESERVED].find((one) => lookOf(one) === look); // prettier-ignore
+  if (twin === undefined) return;
+  throw new HttpError(422, 'invalid', `This looks like ${twin}, who is somebody else. Choose that name, or write yours in full.`, 'name'); // prettier-ignore
+}
+
 /**
  * Signs a person in by name; a new name makes a new person.
  *
@@ -36,8 +48,12 @@ export function signIn(app: App, name: unknown): { person: Person; cookie: strin
   if (typeof name !== 'string' || name.trim().length < 2 || name.length > 60) {
     throw new HttpError(422, 'invalid', 'Type a name of 2 to 60 letters.', 'name');
   }
-  const known = app.installation.people.byName(name.trim());
-  const person = known ?? { id: ulid(), name: name.trim() };
+  const called = name.trim().normalize('NFC');
+  const wrong = nameLetters(called);
+  if (wrong) throw new HttpError(422, 'invalid', `The name ${wrong}.`, 'name');
+  const known = app.installation.people.byName(called);
+  if (!known) needOwnLook(app, called);
+  const person = known ?? { id: ulid(), name: called };
   if (!known) app.installation.people.add(person, app.clock().toISOString());
   const cookie = `${COOKIE}=${person.id}.${sign(app, person.id)}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict`;
   return { person, cookie };
