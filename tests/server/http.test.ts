@@ -1,11 +1,15 @@
 import exifr from 'exifr';
 import { spawn } from 'node:child_process';
-import { chmodSync, mkdtempSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync } from 'node:fs';
+import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import Database from 'better-sqlite3';
+import { closeApp, openApp } from '../../src/server/app';
+import { clockFrom } from '../../src/server/clock';
 import { clientOf, serveDemo, type Client, type Served } from './served';
 
 let served: Served;
@@ -168,6 +172,51 @@ describe('bad requests', () => {
     expect(preview.items).toEqual([]);
   });
 
+  it.each([
+    ['who has not said who they are', 'GET', '/api/sites/marrowick/export/site.json/', {}, 401],
+    ['a stream without a name', 'GET', '/api/events/?sites=marrowick', {}, 401],
+    ['a body without a name, unread', 'PUT', '/api/sites/marrowick/photos/x/', {}, 401],
+    [
+      'a calculation of a page of elsewhere',
+      'POST',
+      '/api/doors/fit/',
+      { origin: 'http://evil.example' },
+      403,
+    ],
+    ['a calculation without a name', 'POST', '/api/doors/severity/', {}, 422],
+    ['whether it is well', 'GET', '/api/health/', {}, 200],
+    ['an unknown method', 'PROPFIND', '/bench/', {}, 405],
+  ] as const)('%s', async (_what, method, path, headers, status) => {
+    const response = await fetch(served.address + path, {
+      method, headers, ...(method === 'GET' || method === 'PROPFIND' ? {} : { body: '{}' }),
+    }); // prettier-ignore
+    expect(response.status).toBe(status);
+    await response.body?.cancel();
+  });
+
+  it('a name that was turned to this machine reads nothing', async () => {
+    const answer = await new Promise<number>((resolve, reject) => {
+      const asked = request({ port: served.port, host: '127.0.0.1', path: '/api/sites/', headers: { host: 'evil.example', cookie: client.cookie() } }, ({ statusCode }) => resolve(statusCode!)); // prettier-ignore
+      asked.on('error', reject);
+      asked.end();
+    });
+    expect(answer).toBe(421);
+  });
+
+  it('an upload that breaks off leaves nothing behind, and the server goes on', async () => {
+    const before = readdirSync(join(served.data, 'sites', 'marrowick', 'photos'));
+    for (let i = 0; i < 10; i++) {
+      const stop = new AbortController();
+      const asked = request({ port: served.port, host: '127.0.0.1', method: 'PUT', path: `/api/sites/marrowick/photos/${ulid()}/`, signal: stop.signal, headers: { cookie: client.cookie(), 'content-length': '100000' } }); // prettier-ignore
+      asked.on('error', () => undefined);
+      asked.write('x'.repeat(1000));
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      stop.abort();
+    }
+    expect((await client.call('GET', '/api/health/')).status).toBe(200);
+    expect(readdirSync(join(served.data, 'sites', 'marrowick', 'photos'))).toEqual(before);
+  });
+
   it('a change from another page is refused', async () => {
     const { status } = await client.call(
       'POST',
@@ -221,6 +270,26 @@ describe('photos', () => {
     expect((await sharp(stored).metadata()).exif).toBeUndefined();
   });
 
+  it('an id is written once: two pictures sent at once are one stored and one refused, the same one twice is one', async () => {
+    const picture = (background: string) =>
+      sharp({ create: { width: 300, height: 200, channels: 3, background } })
+        .png()
+        .toBuffer();
+    const [red, blue] = [await picture('#a00'), await picture('#00a')];
+    for (let i = 0; i < 6; i++) {
+      const path = `/api/sites/marrowick/photos/${ulid()}/`;
+      const both = await Promise.all([client.call('PUT', path, red), client.call('PUT', path, blue)]);
+      expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+      const stored = (await client.call('GET', path)).bytes;
+      const winner = both[0]!.status === 200 ? red : blue;
+      const [own, given] = [await sharp(stored).raw().toBuffer(), await sharp(winner).raw().toBuffer()];
+      expect(own.equals(given)).toBe(true);
+      const twice = `/api/sites/marrowick/photos/${ulid()}/`;
+      const same = await Promise.all([client.call('PUT', twice, red), client.call('PUT', twice, red)]);
+      expect(same.map(({ status }) => status)).toEqual([200, 200]);
+    }
+  });
+
   it('a command that shows a photo waits for its bytes', async () => {
     const raise = command('defect.raise', {
       id: ulid(), entry: 'mb-jb-201-c', round: 'mb-round-14', check: 'E-01', grade: 'detailed',
@@ -236,9 +305,10 @@ describe('photos', () => {
 describe('the process', () => {
   const start = (env: Record<string, string>, options: object = {}) =>
     new Promise<{ code: number | null; said: string }>((resolve) => {
-      const child = spawn(process.execPath, ['dist/cli/demo.mjs'], {
+      const { fresh, ...spawned } = options as { fresh?: boolean };
+      const child = spawn(process.execPath, ['dist/cli/demo.mjs', ...(fresh ? ['--fresh'] : [])], {
         env: { ...process.env, ...env },
-        ...options,
+        ...spawned,
       });
       let said = '';
       child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()));
@@ -251,6 +321,41 @@ describe('the process', () => {
     const { code, said } = await start({ PORT: String(served.port), YENDRAL_DATA: data });
     expect(code).toBe(1);
     expect(said).toContain(`Port ${served.port} is taken`);
+  });
+
+  it('says that the folder is in use, and --fresh deletes nothing then, nor what the demo has not made', async () => {
+    const twice = await start({ PORT: '0', YENDRAL_DATA: served.data });
+    expect(twice).toMatchObject({
+      code: 1,
+      said: expect.stringContaining('is in use by another Yendral') as string,
+    });
+    const fresh = await start({ PORT: '0', YENDRAL_DATA: served.data }, { fresh: true });
+    expect(fresh).toMatchObject({
+      code: 1,
+      said: expect.stringContaining('--fresh deletes nothing') as string,
+    });
+    expect((await client.call('GET', '/api/sites/marrowick/')).status).toBe(200);
+    const own = mkdtempSync(join(tmpdir(), 'yendral-own-'));
+    closeApp(openApp(own, 'src/store/migrations', clockFrom(undefined)));
+    const others = await start({ PORT: '0', YENDRAL_DATA: own }, { fresh: true });
+    expect(others.said).toContain('was not filled by the demo');
+    expect(readdirSync(own)).toContain('installation.db');
+  });
+
+  it('says that other machines are let in only when asked', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yendral-open-'));
+    const { code, said } = await start({ PORT: '0', HOST: '0.0.0.0', YENDRAL_DATA: data });
+    expect(code).toBe(1);
+    expect(said).toContain('names are no passwords');
+  });
+
+  it('refuses a database of a newer version, and names one that was tampered with', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yendral-newer-'));
+    closeApp(openApp(data, 'src/store/migrations', clockFrom(undefined)));
+    const db = new Database(join(data, 'installation.db'));
+    db.pragma('user_version = 99');
+    db.close();
+    expect((await start({ PORT: '0', YENDRAL_DATA: data })).said).toContain('written by a newer version');
   });
 
   it('says that a port is none', async () => {

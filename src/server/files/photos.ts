@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { open, readFile, rename, rm } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import sharp from 'sharp';
 import type { Id, Photo } from '../../core/record/types';
 import { photoFile } from '../../store/photos';
@@ -29,6 +29,24 @@ export async function storePhoto(store: SiteStore, id: Id, sent: Uint8Array): Pr
       'id',
     );
   }
+  return oneAtATime(`${store.id} ${id}`, () => storeOnce(store, id, sent));
+}
+
+/** What is being stored, by site and id: the same id is written once, whoever sends it twice at once. */
+const storing = new Map<string, Promise<unknown>>();
+
+async function oneAtATime<R>(key: string, run: () => Promise<R>): Promise<R> {
+  const before = storing.get(key) ?? Promise.resolve();
+  const now = before.then(run, run);
+  storing.set(key, now);
+  try {
+    return await now;
+  } finally {
+    if (storing.get(key) === now) storing.delete(key);
+  }
+}
+
+async function storeOnce(store: SiteStore, id: Id, sent: Uint8Array): Promise<Photo> {
   const sentHash = sha256(sent);
   const known = store.photos.find(id);
   if (known) {
@@ -87,6 +105,13 @@ async function writeWhole(file: string, bytes: Uint8Array): Promise<void> {
       await handle.close();
     }
     await rename(part, file);
+    // The name is on the disk only once its folder is.
+    const folder = await open(dirname(file), 'r');
+    try {
+      await folder.sync();
+    } finally {
+      await folder.close();
+    }
   } catch (error) {
     await rm(part, { force: true });
     throw error;
