@@ -388,6 +388,62 @@ describe('what the version before has left', () => {
   });
 });
 
+describe('what the server tells by itself', () => {
+  const told = () => vi.spyOn(server.app.events, 'news');
+  const asked: string[] = [];
+  const counting = () => {
+    asked.length = 0;
+    vi.stubGlobal('fetch', (input: RequestInfo, init?: RequestInit) => {
+      asked.push(String(input));
+      return server.fetch(input, init);
+    });
+  };
+  const from = (device: Device) => device.state().slice.get('cable', 'k')!.from;
+
+  it('is taken as it is where it follows on, and asked for where it does not', async () => {
+    const device = await started();
+    const news = told();
+    counting();
+    server.other('cable.edit', { id: 'k', set: { from: 'MCC 1' } });
+    device.hear(news.mock.calls[0]![0]);
+    expect(from(device)).toBe('MCC 1');
+    expect(asked).toEqual([]);
+    device.hear(news.mock.calls[0]![0]);
+    server.other('cable.edit', { id: 'k', set: { from: 'MCC 2' } });
+    server.other('cable.edit', { id: 'k', set: { to: 'Pump 4' } });
+    device.hear(news.mock.calls[2]![0]);
+    await until(() => expect(from(device)).toBe('MCC 2'));
+    expect(asked.filter((path) => path.includes('/commands/?after='))).toHaveLength(1);
+  });
+
+  it('frees a command whose answer was lost', async () => {
+    const device = await started();
+    const news = told();
+    server.loseAnswers = true;
+    take(device, 20.91);
+    await until(() => expect(news).toHaveBeenCalled());
+    expect(device.state().waiting).toBe(1);
+    // It is asked for again meanwhile: what is told counts as soon as nothing is being asked.
+    await until(() => {
+      device.hear(news.mock.calls[0]![0]);
+      expect(device.state().waiting).toBe(0);
+    });
+    expect(values(device)).toContain(20.91);
+    server.loseAnswers = false;
+  });
+
+  it('tells whose value was replaced', async () => {
+    const device = await started();
+    const news = told();
+    device.give('cable.edit', { id: 'k', set: { from: 'MCC 1' } });
+    await settled(device);
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    server.other('cable.edit', { id: 'k', set: { from: 'MCC 2' }, was: { from: '' } });
+    device.hear(news.mock.calls.at(-1)![0]);
+    await until(() => expect(device.state().notices.some(({ text }) => text.includes('MCC 1'))).toBe(true));
+  });
+});
+
 describe('a hostile network', () => {
   /** Random numbers that come the same each time. */
   function dice(seed: number): () => number {
