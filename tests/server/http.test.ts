@@ -10,7 +10,8 @@ import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import Database from 'better-sqlite3';
 import { closeApp, openApp } from '../../src/server/app';
 import { clockFrom } from '../../src/server/clock';
-import { clientOf, serveDemo, type Client, type Served } from './served';
+import { verifyFolder } from '../../src/server/keep/verify';
+import { clientOf, ended, serveDemo, type Client, type Served } from './served';
 
 let served: Served;
 let client: Client;
@@ -393,32 +394,39 @@ describe('the process', () => {
   });
 });
 
-describe('a kill in the middle of a burst', () => {
-  it('loses nothing that was acknowledged and doubles nothing', async () => {
-    const first = await serveDemo({ seeded: inject('seeded') });
-    const before = await clientOf(first);
+/** How often the server is killed. */
+const KILLS = 10;
+
+describe('kills in the middle of bursts', () => {
+  it(`${KILLS} of them lose nothing that was acknowledged and double nothing`, async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yendral-kills-'));
     const acknowledged = new Set<string>();
     const given: ReturnType<typeof command>[] = [];
-    let killed = false;
-    const burst = Array.from({ length: 8 }, async () => {
-      while (!killed) {
-        const take = command('reading.take', reading());
-        given.push(take);
-        try {
-          const { json } = await before.call('POST', '/api/commands/', { commands: [take] });
-          if (answers(json)[0]?.status === 'applied') acknowledged.add(take.id);
-        } catch {
-          return;
+    for (let kill = 0; kill < KILLS; kill++) {
+      const victim = await serveDemo(kill === 0 ? { data, seeded: inject('seeded') } : { data });
+      const before = await clientOf(victim);
+      const had = acknowledged.size;
+      let killed = false;
+      const burst = Array.from({ length: 8 }, async () => {
+        while (!killed) {
+          const take = command('reading.take', reading());
+          given.push(take);
+          try {
+            const { json } = await before.call('POST', '/api/commands/', { commands: [take] });
+            if (answers(json)[0]?.status === 'applied') acknowledged.add(take.id);
+          } catch {
+            return;
+          }
         }
-      }
-    });
-    // In the middle of the burst, however fast this machine is.
-    while (acknowledged.size <= 20) await new Promise((resolve) => setTimeout(resolve, 20));
-    first.process.kill('SIGKILL');
-    killed = true;
-    await Promise.all(burst);
+      });
+      // In the middle of the burst, however fast this machine is.
+      while (acknowledged.size <= had + 12) await new Promise((resolve) => setTimeout(resolve, 10));
+      await ended(victim.process, 'SIGKILL');
+      killed = true;
+      await Promise.all(burst);
+    }
 
-    const second = await serveDemo({ data: first.data });
+    const second = await serveDemo({ data });
     const after = await clientOf(second);
     const journal = async () => {
       const ids: string[] = [];
@@ -449,5 +457,6 @@ describe('a kill in the middle of a burst', () => {
     );
     for (const { payload } of given) expect(ids).toContain((payload as { id: string }).id);
     await second.stop();
+    expect(verifyFolder(data).damages).toEqual([]);
   });
 });
