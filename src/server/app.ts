@@ -10,6 +10,7 @@ import { takeApart } from '../store/take-apart';
 import type { Clock } from './clock';
 import { EventHub } from './events';
 import { InstrumentHost } from './instruments/host';
+import { doneHere, type Jobs } from './jobs/job';
 
 /** Everything a use case needs; one per process. */
 export interface App {
@@ -18,6 +19,8 @@ export interface App {
   clock: Clock;
   events: EventHub;
   instruments: InstrumentHost;
+  /** Does work that grows with its input. */
+  jobs: Jobs;
   /** The clock was set by hand, so pages take their time from the server. */
   testClock: boolean;
   /** Sites that have changed since they were listed. */
@@ -57,6 +60,7 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
         clock,
         events,
         instruments,
+        jobs: doneHere,
         testClock,
         changed: new Set<Id>(),
         folder,

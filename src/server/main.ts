@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { Worker } from 'node:worker_threads';
 import { openApp, type App } from './app';
 import { clockFrom, type Clock } from './clock';
 import { hostNames, isOwnMachine } from './http/guard';
+import { workerJobs } from './jobs/workers';
+import type { Damage } from './keep/verify';
 import { createHttpServer, listen, stop, type PageHandler, type Tls } from './http/server';
 
 /** Folder of the build. */
@@ -36,7 +37,8 @@ export async function serve(app: App): Promise<void> {
   console.log(
     `Yendral is ready: ${tls ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${bound}/`,
   );
-  if (app.unclean) lookThrough(app.folder);
+  app.jobs = workerJobs(join(DIST, 'cli', 'job.mjs'));
+  if (app.unclean) void lookThrough(app);
   let stopping = false;
   const end = (signal: string) => {
     if (stopping) return;
@@ -49,11 +51,14 @@ export async function serve(app: App): Promise<void> {
 }
 
 /** Looks through every database beside the server's own thread, and names what is damaged. */
-function lookThrough(folder: string): void {
-  const worker = new Worker(join(DIST, 'cli', 'quick-check.mjs'), { workerData: { folder } });
-  worker.on('message', (line: string) => console.error(line));
-  worker.on('error', (error) => console.error('The files could not be looked through:', error));
-  worker.unref();
+async function lookThrough({ jobs, folder }: App): Promise<void> {
+  const damages = JSON.parse(await jobs({ do: 'quick-check', folder })) as Damage[];
+  for (const { where, what } of damages) console.error(`${where} ${what}`);
+  console.log(
+    damages.length === 0
+      ? 'The last run did not end well; every database was looked through and is sound.'
+      : 'The last run did not end well. Run npm run verify.',
+  );
 }
 
 /**

@@ -9,7 +9,7 @@ async function faults(file: string, text: string): Promise<string[]> {
 
 /** One import per room that points the wrong way. */
 const FORBIDDEN: [file: string, from: string][] = [
-  ['src/core/planted.ts', '../store/store'],
+  ['src/core/planted.ts', '../store/site-store'],
   ['src/store/planted.ts', '../server/app'],
   ['src/server/planted.ts', '../views/bench/Bench'],
   ['src/drawing/planted.ts', '../ui/theme'],
@@ -19,9 +19,9 @@ const FORBIDDEN: [file: string, from: string][] = [
   ['src/shapes/planted.ts', '../server/app'],
   ['src/workers/planted.ts', '../views/bench/Bench'],
   ['src/views/planted.ts', '../server/app'],
-  ['src/pages/planted.ts', '../store/store'],
-  ['src/cli/planted.ts', '../store/store'],
-  ['demo/planted.ts', '../src/store/store'],
+  ['src/pages/planted.ts', '../store/site-store'],
+  ['src/cli/planted.ts', '../store/site-store'],
+  ['demo/planted.ts', '../src/store/site-store'],
 ];
 
 describe('imports go one way', () => {

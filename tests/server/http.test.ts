@@ -218,6 +218,23 @@ describe('bad requests', () => {
     expect(readdirSync(join(served.data, 'sites', 'marrowick', 'photos'))).toEqual(before);
   });
 
+  it('an export that nobody waits for ends, and holds nobody up meanwhile', async () => {
+    const stop = new AbortController();
+    const asked = Array.from(
+      { length: 4 },
+      () =>
+      fetch(`${served.address}/api/sites/marrowick/export/findings.csv/`, { headers: { cookie: client.cookie() }, signal: stop.signal }), // prettier-ignore
+    );
+    const start = performance.now();
+    expect((await client.call('GET', '/api/health/')).status).toBe(200);
+    expect(performance.now() - start).toBeLessThan(5000);
+    stop.abort();
+    await Promise.all(asked.map((one) => expect(one).rejects.toThrow()));
+    const whole = await client.call('GET', '/api/sites/marrowick/export/findings.csv/');
+    expect(whole.status).toBe(200);
+    expect(whole.headers.get('content-type')).toContain('text/csv');
+  });
+
   it('a change from another page is refused', async () => {
     const { status } = await client.call(
       'POST',

@@ -26,6 +26,10 @@ const DEFECT_COLUMNS = [
 ]; // prettier-ignore
 
 const CSV = 'text/csv; charset=utf-8';
+const JSON_TYPE = 'application/json; charset=utf-8';
+
+/** Content type of an export. */
+export const typeOf = (name: ExportName): string => (name.endsWith('.csv') ? CSV : JSON_TYPE);
 
 /** One export of a site as text with its content type. */
 export function exportOf(store: SiteStore, name: ExportName, at: string): { type: string; text: string } {
@@ -48,7 +52,7 @@ export function exportOf(store: SiteStore, name: ExportName, at: string): { type
 }
 
 const asJson = (value: unknown) => ({
-  type: 'application/json; charset=utf-8',
+  type: JSON_TYPE,
   text: `${JSON.stringify(value, null, 2)}\n`,
 });
 

@@ -15,6 +15,8 @@ export interface Locals {
   body: Buffer;
   /** Who is signed in, from the session. */
   person: Person | null;
+  /** Whoever asked has gone away. */
+  gone: AbortSignal;
 }
 
 /** What an endpoint works with. */
@@ -26,11 +28,13 @@ export interface Call extends Locals {
 /** Turns a use case into a route: errors become answers with a code, a field and what to do. */
 export function endpoint(run: (call: Call) => Response | Promise<Response>): APIRoute {
   return async (context: APIContext) => {
-    const { app, body, person } = context.locals as unknown as Locals;
+    const locals = context.locals as unknown as Locals;
     try {
       const params = context.params as Record<string, string>;
-      return await run({ app, body, person, params, url: context.url });
+      return await run({ ...locals, params, url: context.url });
     } catch (error) {
+      // Nobody reads the answer any more; what was being done has been ended.
+      if (locals.gone.aborted) return new Response(null, { status: 499 });
       return failure(error);
     }
   };

@@ -115,7 +115,7 @@ async function answer(
       if (error) console.error(error);
       if (!response.headersSent) notFound('There is no such address.');
     },
-    { app, body, person },
+    { app, body, person, gone: goneSignal(response) },
   );
 }
 
@@ -125,6 +125,15 @@ function pathOf(request: IncomingMessage): string | null {
   } catch {
     return null;
   }
+}
+
+/** Told when whoever asked has gone away before the answer was complete. */
+function goneSignal(response: ServerResponse): AbortSignal {
+  const gone = new AbortController();
+  response.on('close', () => {
+    if (!response.writableFinished) gone.abort();
+  });
+  return gone.signal;
 }
 
 /** The body; null as soon as it is over the limit. */

@@ -1,10 +1,11 @@
-import { IMPORT_KINDS, previewImport, type ImportKind } from '../../../../../server/files/import';
+import { IMPORT_KINDS, type ImportKind } from '../../../../../server/files/import';
+import type { ImportPreview } from '../../../../../server/files/import-preview';
 import { HttpError } from '../../../../../server/http/error';
 import { endpoint, json, needPerson, needSite } from '../../../../../server/http/endpoint';
 
 export const prerender = false;
 
-export const POST = endpoint((call) => {
+export const POST = endpoint(async (call) => {
   needPerson(call);
   const kind = call.params.kind as ImportKind;
   if (!IMPORT_KINDS.includes(kind)) {
@@ -14,7 +15,13 @@ export const POST = endpoint((call) => {
       `There is no import "${kind}". Imports: ${IMPORT_KINDS.join(', ')}.`,
     );
   }
-  const preview = previewImport(needSite(call).store, kind, call.body.toString('utf8'));
+  const { app, gone } = call;
+  const text = call.body.toString('utf8');
+  const found = await app.jobs(
+    { do: 'import', folder: app.folder, site: needSite(call).site.id, kind, text },
+    gone,
+  );
+  const preview = JSON.parse(found) as ImportPreview;
   const [first] = preview.faults;
   if (!first) return json(preview);
   const message = `${first.row === null ? '' : `Row ${first.row}, `}${first.field}: ${first.message}`;
