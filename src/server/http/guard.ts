@@ -105,5 +105,4 @@ export const tooLargeFor = (path: string): Refused => ({
   status: 413,
   code: 'too-large',
   message: `The request is over ${limitOf(path) / 1e6} MB; send less.`,
-  headers: { connection: 'close' },
 });
