@@ -15,7 +15,7 @@ const BATCH = 50;
 /** Times that a server may fail on one command alone before it is set aside. */
 const MOST_FAILURES = 3;
 /** What a photo is refused with for good. */
-const PHOTO_REFUSALS = [409, 413, 415, 422];
+const PHOTO_REFUSALS = [404, 409, 413, 415, 422];
 
 /** What can go in one request: a site that is made here takes photos, and what shows them, only once it is there. */
 function untilMade(batch: readonly Waiting[]): Waiting[] {

@@ -388,6 +388,25 @@ describe('what the version before has left', () => {
   });
 });
 
+describe('a photo of a site that the server has not', () => {
+  it('is set aside with its reason, and holds nothing else up', async () => {
+    const device = await started();
+    server.away = true;
+    const photo = await device.keepPhoto(new Blob(['bytes']));
+    take(device, 20.95);
+    server.away = false;
+    vi.stubGlobal('fetch', (input: RequestInfo, init?: RequestInit) =>
+      String(input).includes('/photos/')
+        ? Promise.resolve(new Response('{"error":{"code":"unknown-id","message":"There is no site.","field":null}}', { status: 404 })) // prettier-ignore
+        : server.fetch(input, init),
+    );
+    await device.flush();
+    await settled(device);
+    expect(acceptedBy(server)).toContain(20.95);
+    expect((await device.refusedPhoto(photo))!.refusal).toBe('There is no site.');
+  });
+});
+
 describe('what the server tells by itself', () => {
   const told = () => vi.spyOn(server.app.events, 'news');
   const asked: string[] = [];

@@ -109,19 +109,23 @@ function needFolder(folder: string): void {
 function listAll(app: App): void {
   const there = new Set(app.sites.ids());
   for (const { id } of app.installation.sites()) if (!there.has(id)) app.installation.unlist(id);
-  for (const id of there) {
-    try {
-      listSite(app, id);
-    } catch (error) {
-      if (!(error instanceof DatabaseError)) throw error;
-      console.error(error.message);
-    }
+  for (const id of there) listWhole(app, id);
+}
+
+/** Lists a site; one whose file is damaged stays in the list as it was, and is named. */
+function listWhole(app: App, id: Id): void {
+  try {
+    listSite(app, id);
+  } catch (error) {
+    if (!(error instanceof DatabaseError)) throw error;
+    app.changed.delete(id);
+    console.error(error.message);
   }
 }
 
 /** The sites as they are now, by name. */
 export function listedSites(app: App): ListedSite[] {
-  for (const id of app.changed) listSite(app, id);
+  for (const id of app.changed) listWhole(app, id);
   return app.installation.sites();
 }
 

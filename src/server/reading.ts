@@ -22,7 +22,7 @@ export function readingSite<R>(folder: string, called: string, run: (store: Site
       throw new DataFolderError(`There is no site "${called}". Sites: ${listed.map(({ name }) => name).join(', ') || 'none yet'}.`); // prettier-ignore
     const store = SiteStore.read(found.id, join(folder, 'sites', found.id));
     try {
-      return run(store);
+      return store.db.transaction(() => run(store))();
     } finally {
       store.close();
     }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { InputError } from '../core/quantity/error';
 import { check } from './check';
 import * as d from './decorators';
+import { lookOf } from './letters';
 
 class Inner {
   @d.Num({ min: 0 }) size!: number;
@@ -127,4 +128,46 @@ describe('a checked shape', () => {
   it.each([null, [], 'text', 7])('%j is no object', (value) => {
     expect(() => check(Shape, value, { path: 'payload.' })).toThrow('must be a JSON object');
   });
+});
+
+describe('what is refused before it is looked at', () => {
+  const nested = (depth: number): unknown => (depth === 0 ? 1 : { inner: nested(depth - 1) });
+  const wide = (n: number) => Object.fromEntries(Array.from({ length: n }, (_, i) => [`k${i}`, i]));
+  it.each([
+    ['a value that is too deep', { inner: nested(5000) }, 'nested too deep'],
+    ['an object that is too wide', { inner: wide(101) }, 'too many fields; at most 100'],
+    [
+      'a list of too much',
+      { list: Array.from({ length: 10_000 }, () => wide(80)) },
+      'too much for one record',
+    ],
+    ['half a letter', { text: '\uD800' }, 'half a letter'],
+    ['half a letter in a name of a field', { ['\uDC00']: 1 }, 'half a letter'],
+    ['NUL', { text: 'a\u0000' }, 'control character (U+0000)'],
+    ['a turn of direction', { text: 'a\u202Eb' }, 'control character (U+202E)'],
+    ['an object of very many fields', { inner: wide(200_000) }, 'too many fields'],
+  ])('%s', (_what, change, words) => expect(offence(change)).toContain(words));
+
+  class Named {
+    @d.Name(20) name!: string;
+    @d.Time() time!: string;
+  }
+  it.each([
+    [{ name: 'JB\u200B-1' }, 'cannot be seen (U+200B)'],
+    [{ name: 'a\nb' }, 'one line'],
+    [{ time: '1949-12-31' }, 'years 1950 to 2199'],
+    [{ time: '2200-01-01T00:00:00Z' }, 'years 1950 to 2199'],
+  ])('names and years: %j', (change, words) => {
+    expect(() => check(Named, { name: 'JB-1', time: '2026-03-04', ...change })).toThrow(words);
+  });
+});
+
+describe('names that look alike', () => {
+  it.each([
+    ['A. Vell', '\u0410. Vell'],
+    ['A. Vell', 'a vell'],
+    ['R. Tarn', 'R.\u00A0T\u0430rn'],
+    ['Unit 10', 'Unit lO'],
+  ])('%s, %s', (a, b) => expect(lookOf(a)).toBe(lookOf(b)));
+  it('and those that do not', () => expect(lookOf('M. Okonjo')).not.toBe(lookOf('M. Okonji')));
 });

@@ -75,7 +75,7 @@ const MOST_FIELDS = 100;
 /** Texts as they were typed stand by the path of their field, and are many. */
 const MOST_TYPED = 500;
 /** Everything that a value may hold, lists and what is in them counted. */
-const MOST_IN_ALL = 300_000;
+const MOST_IN_ALL = 600_000;
 
 /**
  * Refuses, before anything is looked up in it, a value that is too deep or too wide to be looked at, names that could
@@ -90,20 +90,20 @@ export function guard(value: object, path: string): void {
     const keys = Object.keys(one);
     left -= keys.length;
     const most = at.endsWith('typed.') ? MOST_TYPED : MOST_FIELDS;
-    if (left < 0 || (!list && keys.length > most)) {
-      const field = at.replace(/\.$/, '');
+    const field = at.replace(/\.$/, '');
+    if (left < 0) throw new InputError(field, 'This is too much for one record; split it.');
+    if (!list && keys.length > most)
       throw new InputError(
         field,
         `${field || 'The value'} holds too many fields; at most ${most} are known.`,
       );
-    }
     for (const key of keys) {
-      const field = at + key;
-      if (FORBIDDEN.has(key)) throw new InputError(field, `${field} is not a known field`);
+      const here = at + key;
+      if (FORBIDDEN.has(key)) throw new InputError(here, `${here} is not a known field`);
       const inner = (one as Record<string, unknown>)[key];
-      if (typeof inner === 'object' && inner !== null) look(inner, `${field}.`, depth + 1);
+      if (typeof inner === 'object' && inner !== null) look(inner, `${here}.`, depth + 1);
       const wrong = typeof inner === 'string' ? textLetters(inner) : list ? null : textLetters(key);
-      if (wrong) throw new InputError(field.slice(0, 80), `${field.slice(0, 80)} ${wrong}`);
+      if (wrong) throw new InputError(here.slice(0, 80), `${here.slice(0, 80)} ${wrong}`);
     }
   };
   look(value, path, 0);

@@ -15,9 +15,14 @@ export type Job =
 export function perform(job: Job): string {
   if (job.do === 'quick-check') return JSON.stringify(quickCheck(job.folder));
   const store = SiteStore.read(job.site, join(job.folder, 'sites', job.site));
+  // All of it as at one moment: the server writes meanwhile.
+  const work = store.db.transaction(() =>
+    job.do === 'export'
+      ? exportOf(store, job.name, job.at).text
+      : JSON.stringify(previewImport(store, job.kind, job.text)),
+  );
   try {
-    if (job.do === 'export') return exportOf(store, job.name, job.at).text;
-    return JSON.stringify(previewImport(store, job.kind, job.text));
+    return work();
   } finally {
     store.close();
   }

@@ -89,7 +89,8 @@ export function pagesOf(db: Db, where: string): Damage[] {
 function verifySite(folder: string, id: Id, damages: Damage[]): Verified['sites'][number] {
   const where = join(folder, SITE_DB);
   const store = SiteStore.read(id, folder);
-  try {
+  // All of it as at one moment: a server may be writing meanwhile.
+  const look = store.db.transaction(() => {
     const before = damages.length;
     damages.push(...pagesOf(store.db, where));
     const strays = store.db.pragma('foreign_key_check') as { table: string; rowid: number }[];
@@ -105,6 +106,9 @@ function verifySite(folder: string, id: Id, damages: Damage[]): Verified['sites'
     }
     const photos = store.photos.all().length;
     return { id, name: store.site?.name ?? null, ...store.journal.head(), photos };
+  });
+  try {
+    return look();
   } finally {
     store.close();
   }
