@@ -46,20 +46,22 @@ export function Head({ view, state, onFind, onKeys }: Props) {
       <a className="name" href="/site/">
         Yendral
       </a>
-      <select
-        aria-label="Site"
-        value={site ?? ''}
-        onChange={(event) => location.assign(`/site/?site=${event.target.value}`)}
-      >
-        {sites.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-        {site && !sites.some(({ id }) => id === site) && (
-          <option value={site}>{state.slice.get('site', site)?.name}</option>
-        )}
-      </select>
+      {(sites.length > 0 || site) && (
+        <select
+          aria-label="Site"
+          value={site ?? ''}
+          onChange={(event) => location.assign(`/site/?site=${event.target.value}`)}
+        >
+          {sites.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+          {site && !sites.some(({ id }) => id === site) && (
+            <option value={site}>{state.slice.get('site', site)?.name}</option>
+          )}
+        </select>
+      )}
       <nav aria-label="Views">
         {VIEWS.map(([name, title]) => (
           <a
