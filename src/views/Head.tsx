@@ -46,7 +46,7 @@ export function Head({ view, state, onFind, onKeys }: Props) {
       <a className="name" href="/site/">
         Yendral
       </a>
-      {(sites.length > 0 || site) && (
+      {(sites.length > 0 || (site && state.slice.get('site', site))) && (
         <select
           aria-label="Site"
           value={site ?? ''}

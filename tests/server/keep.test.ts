@@ -1,5 +1,14 @@
 import Database from 'better-sqlite3';
-import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -99,6 +108,18 @@ describe('a backup', () => {
     const again = demoAppOn(newest);
     expect(storeOf(again).records.get('cable', 'k')!.from).toBe('after');
     again.close();
+  });
+
+  it('three at once into the same place: one counts, the others say so', async () => {
+    const target = temporary();
+    const all = await Promise.allSettled(
+      [1, 2, 3].map(() => backUp(used, target, '2026-03-07T10:00:00.000Z')),
+    );
+    expect(all.filter(({ status }) => status === 'fulfilled')).toHaveLength(1);
+    for (const one of all)
+      if (one.status === 'rejected') expect(String(one.reason)).toContain('made by another backup meanwhile');
+    expect(readdirSync(target)).toEqual(['2026-03-07T10-00-00Z']);
+    expect(verifyFolder(join(target, '2026-03-07T10-00-00Z')).damages).toEqual([]);
   });
 
   it('is refused, and leaves nothing, where the folder is damaged', async () => {

@@ -1,4 +1,5 @@
 import { copyFileSync, cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'; // prettier-ignore
+import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
 import { INSTALLATION_DB } from '../../store/installation';
 import { openForReading } from '../../store/open';
@@ -37,8 +38,8 @@ export async function backUp(
   const name = at.replace(/\.\d+/, '').replaceAll(':', '-');
   const made = join(target, name);
   if (existsSync(made)) throw new DataFolderError(`${made} is there already. Wait a second and try again.`);
-  const part = join(target, `${name}.part`);
-  rmSync(part, { recursive: true, force: true });
+  // A folder of its own, whoever else backs up into the same place at the same moment.
+  const part = join(target, `${name}.${randomBytes(4).toString('hex')}.part`);
   mkdirSync(part, { recursive: true });
   try {
     // Sites first: a site that is made meanwhile is in the list without a file, and not the other way round.
@@ -56,11 +57,21 @@ export async function backUp(
       throw new DataFolderError(`The copy does not verify, and was thrown away. ${damages.map(({ where, what }) => `${where} ${what}`).join(' ')}`); // prettier-ignore
     const manifest: Manifest = { format: 'yendral-backup-1', madeAt: at, sites: held };
     writeFileSync(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`);
-    renameSync(part, made);
+    putInPlace(part, made);
     return { folder: made, manifest };
   } catch (error) {
     rmSync(part, { recursive: true, force: true });
     throw error;
+  }
+}
+
+/** The name counts for the one that had it first. */
+function putInPlace(part: string, made: string): void {
+  try {
+    renameSync(part, made);
+  } catch (error) {
+    if (!existsSync(made)) throw error;
+    throw new DataFolderError(`${made} was made by another backup meanwhile; that one counts.`);
   }
 }
 
