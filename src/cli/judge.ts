@@ -43,6 +43,7 @@ function main(): number {
         counts,
         sealed: sealedOf(status),
         held,
+        broken_seals: dossier.broken,
         opening_settles: opening,
       }),
     );

@@ -80,6 +80,8 @@ export class Copy extends Subscribable {
   /** Changes up to a line of the journal; only what changed is written. */
   write(changes: readonly RecordChange[], seq: number, hash: string): void {
     if (!this.head) return;
+    // What seals rest on stays on the server.
+    changes = changes.filter(({ table }) => table !== 'frozen');
     this.records.write(changes);
     this.head = { ...this.head, seq, hash };
     for (const change of changes) this.#unwritten.set(`${change.table} ${change.id}`, change);

@@ -21,6 +21,7 @@ const LOOKUPS: Record<TableName, readonly string[]> = {
   continuity: ['site', 'cable'],
   packing: ['site', 'entry'],
   asleft: ['site', 'entry', 'round'],
+  frozen: [],
   reference: ['site'],
   inspection: ['site', 'entry', 'round'],
   defect: ['site', 'entry', 'round'],

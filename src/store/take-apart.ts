@@ -113,6 +113,7 @@ function spanOf(whole: Db, site: Id): { head: string; lastSeq: number; first: nu
 function copyRecords(whole: Db, db: Db, site: Id): void {
   const byParent = ['site', ...TABLES.filter((table) => table !== 'site')] as TableName[];
   for (const table of byParent) {
+    if (table === 'frozen') continue;
     const put = db.prepare(`INSERT INTO ${table} (id, body) VALUES (?, ?)`);
     const where = table === 'site' ? 'id' : 'site';
     const rows = whole.prepare(`SELECT id, body FROM ${table} WHERE ${where} = ? ORDER BY id`).iterate(site);

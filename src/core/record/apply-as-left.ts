@@ -6,10 +6,11 @@ import { needOpen } from './apply-inspection';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { fingerprintOf } from './fingerprint';
+import { freeze } from './freeze';
 import { finishMakeOff } from './apply-make-off';
 import { KINDS } from './kinds';
-import { canonicalHash } from './seal';
-import type { Base, Pour } from './types';
+import { bare, hashOfSeal, SEAL_RULE } from './seal';
+import type { Pour } from './types';
 
 /** Compound or resin mixed and packed into an entry. */
 export function applyPour(draft: Draft, payload: Payloads['pour.record']): void {
@@ -47,14 +48,9 @@ function needOrder({ mixedAt, packedAt, lookedAt }: Pick<Pour, 'mixedAt' | 'pack
   }
 }
 
-/** A record without what the reducer keeps for itself, so that the seal can be checked from an export. */
-function bare<R extends Base>({ rev: _rev, stamps: _stamps, ...record }: R): R {
-  return record as unknown as R;
-}
-
 /**
  * Seals how an entry was left when it was closed: readings, looks and compound of the round, the seals'
- * fate, the hold points that were skipped, hashed over all of it and the seal before.
+ * fate, the hold points that were skipped, hashed over all of it, what it rests on and the seal before.
  */
 export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): void {
   draft.needFree('asleft', payload.id);
@@ -86,8 +82,10 @@ export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): voi
     by: draft.person,
     at: draft.command.at,
     previous: site.lastSeal,
+    rule: SEAL_RULE,
+    frozen: freeze(draft, dossier),
   };
-  const hash = canonicalHash(sealed);
+  const hash = hashOfSeal(sealed);
   draft.put('asleft', { ...sealed, hash });
   finishMakeOff(draft, entry.id, round.id);
   draft.put('site', { ...site, lastSeal: hash });

@@ -3,10 +3,11 @@ import { assessDossier } from '../rulebook/assess';
 import { faultOf } from './calibration';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
+import { freeze } from './freeze';
 import { lookOf, placeOf } from './kinds';
 import { conditionLook, conditionNumber } from './kinds/looks';
 import { DIAMETERS } from './kinds/places';
-import { canonicalHash } from './seal';
+import { hashOfSeal, SEAL_RULE } from './seal';
 import type { Slice } from './slice';
 import type { LookQuestion } from './kinds';
 import type { Entry, Id } from './types';
@@ -74,7 +75,7 @@ function conditionOf(draft: Draft, { certificate }: Entry, look: string): LookQu
   return text === undefined ? null : conditionLook(number!, text);
 }
 
-/** Seals an entry's inspection: findings as they stand, hashed over everything they rest on and the seal before. */
+/** Seals an entry's inspection: findings as they stand, everything they rest on by its content, and the seal before. */
 export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): void {
   draft.needFree('inspection', payload.id);
   draft.need('entry', payload.entry, 'entry');
@@ -95,24 +96,10 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
     findings,
     references: site.references,
     previous: site.lastSeal,
+    rule: SEAL_RULE,
+    frozen: freeze(draft, dossier),
   };
-  const { readings, cable, certificate, enclosure, area, entry, pours, record, references } = dossier;
-  const looks = [...dossier.looks.values()];
-  const instruments = [...dossier.instruments.values()];
-  const hash = canonicalHash({
-    sealed,
-    readings,
-    looks,
-    instruments,
-    cable,
-    certificate,
-    enclosure,
-    area,
-    entry,
-    pours,
-    asLeft: record?.hash ?? null,
-    references,
-  });
+  const hash = hashOfSeal(sealed);
   draft.put('inspection', { ...sealed, hash });
   draft.put('site', { ...site, lastSeal: hash });
 }

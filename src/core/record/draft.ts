@@ -1,6 +1,7 @@
 import { Refusal, type AnyCommand } from './commands';
 import { completed } from './completed';
 import { nounOf } from './references';
+import { canonicalHash } from './seal';
 import type { RecordChange, Slice } from './slice';
 import type { Change, Id, Lost, TableName, Tables } from './types';
 
@@ -58,6 +59,13 @@ export class Draft implements Slice {
   put<T extends TableName>(table: T, record: Tables[T]): void {
     const after = { ...completed(table, record), rev: this.command.id };
     this.#write({ table, id: record.id, after });
+  }
+
+  /** Keeps a value by its content, once; gives its hash. */
+  freeze(body: unknown): Id {
+    const id = canonicalHash(body);
+    if (!this.get('frozen', id)) this.put('frozen', { id, site: this.command.site, body });
+    return id;
   }
 
   /** Writes a record as it was, its revision included. */

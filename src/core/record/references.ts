@@ -35,6 +35,7 @@ const NOUNS: Record<TableName, [one: string, many: string]> = {
   packing: ['packing', 'packings'],
   makeoff: ['make-off', 'make-offs'],
   asleft: ['as-left record', 'as-left records'],
+  frozen: ['frozen record', 'frozen records'],
   reference: ['set of references', 'sets of references'],
   inspection: ['sealed inspection', 'sealed inspections'],
   defect: ['defect', 'defects'],

@@ -1,7 +1,7 @@
 import type { Base, Id } from './types/base';
 import type { Cable } from './types/cable';
 import type { Certificate } from './types/certificate';
-import type { Defect, Inspection, ReferenceRecord, Round } from './types/inspection';
+import type { Defect, FrozenBody, Inspection, ReferenceRecord, Round } from './types/inspection';
 import type { Instrument } from './types/instrument';
 import type { Area, Enclosure, Entry, Site } from './types/place';
 import type { TransitPacking } from './types/transit';
@@ -61,6 +61,7 @@ export interface Tables {
   packing: TransitPacking;
   asleft: AsLeft;
   reference: ReferenceRecord;
+  frozen: FrozenBody;
   inspection: Inspection;
   defect: Defect;
   change: Change;

@@ -35,7 +35,9 @@ export function assess(slice: Slice, entry: Id, site: Id, at: string, grade?: Gr
 export function assessDossier(slice: Slice, dossier: Dossier, at: string, grade?: Grade): Assessment {
   const asked = grade ?? dossier.round?.grade ?? 'detailed';
   const found = judge(dossier, asked, at);
-  const sealed = slice.by('inspection', 'entry', dossier.entry.id).sort(byTime);
+  // A seal that does not match says nothing; the dossier names it.
+  const every = slice.by('inspection', 'entry', dossier.entry.id);
+  const sealed = every.filter(({ id }) => !dossier.broken.some((one) => one.id === id)).sort(byTime);
   const findings = withOldFailures(slice, dossier, found, sealed, at);
   const held = heldBy(slice.by('defect', 'entry', dossier.entry.id));
   return { dossier, findings, status: statusOf(dossier, findings, asked, { sealed, held }) };

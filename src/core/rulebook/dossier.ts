@@ -12,6 +12,7 @@ import type {
   GlandSize,
   Grade,
   Id,
+  Inspection,
   Instrument,
   Look,
   Pour,
@@ -19,6 +20,7 @@ import type {
   Round,
   Site,
 } from '../record/types';
+import { partSeals, type BrokenSeal } from '../record/seal';
 import { answerFrom, cutOf, isHidden, NOTHING, validRecord } from './closed';
 import { groupReadings, type ReadingGroup } from './readings';
 import { mineralRecordsOf, type MineralRecords } from './mineral-records';
@@ -62,6 +64,8 @@ export interface Dossier {
   skipped: ReadonlyMap<string, SkippedHold>;
   /** Newest sealed record of the entry before this round: its day; null before the first. */
   lastSealed: string | null;
+  /** Sealed records of the entry that do not match their seal: they speak for nothing. */
+  broken: readonly BrokenSeal[];
   /** Entry of the round at which questions about the whole enclosure are asked; null when it is this one. */
   askedAt: Entry | null;
   /** Tests of a mineral-insulated cable; null for another kind of entry. */
@@ -135,8 +139,12 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     readings.filter(({ at }) => at >= cutAt),
     { kind: entry.kind, instruments: [instruments], since: round?.started ?? null },
   );
-  const records = slice.by('asleft', 'entry', entryId).sort(byTime);
-  const record = validRecord(records, entry, cable, works, everyLook);
+  const everyRecord = slice.by('asleft', 'entry', entryId).sort(byTime);
+  const { whole: records, broken } = partSeals(slice, 'asleft', everyRecord);
+  const inspections = partSeals(slice, 'inspection', slice.by('inspection', 'entry', entryId));
+  // Only the newest says how it was left: one before a broken one is outdated.
+  const newest = records.at(-1) === everyRecord.at(-1) ? records : NO_RECORDS;
+  const record = validRecord(newest, entry, cable, works, everyLook);
   const recorded = record ? answerFrom(slice, record, entry, groups, looks) : NOTHING;
   const own = slice.by('pour', 'entry', entryId).filter((pour) => pour.round === round?.id);
   return {
@@ -162,7 +170,9 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
       record,
     ),
     madeOffHere: works.some(({ why }) => why === 'make-off'),
-    lastSealed: lastSealed(slice, records, entryId, round),
+    lastSealed: lastSealed([...records, ...inspections.whole], round),
+    broken:
+      broken.length + inspections.broken.length === 0 ? NONE_BROKEN : [...broken, ...inspections.broken],
     askedAt: askedAt(slice, entry, round),
     otherEnds: otherEnds(slice, entry),
     otherArea: entry.frame?.otherArea ? slice.get('area', entry.frame.otherArea) : null,
@@ -183,9 +193,11 @@ function newestOf(
   return newest;
 }
 
-function lastSealed(slice: Slice, records: readonly AsLeft[], entry: Id, round: Round | null): string | null {
+const NO_RECORDS: readonly AsLeft[] = [];
+const NONE_BROKEN: readonly BrokenSeal[] = [];
+
+function lastSealed(earlier: readonly (AsLeft | Inspection)[], round: Round | null): string | null {
   let newest: string | null = null;
-  const earlier = [...records, ...slice.by('inspection', 'entry', entry)];
   for (const { at, round: of } of earlier) {
     if (of !== round?.id && (newest === null || at > newest)) newest = at;
   }

@@ -72,6 +72,7 @@ export function contextOf(d: Dossier, grade: Grade, at: string): Context {
     otherEnds: d.otherEnds,
     otherArea: d.otherArea,
     lastSealed: d.lastSealed,
+    broken: d.broken,
     askedAt: d.askedAt,
     mineral: d.mineral,
     transit: d.transit,

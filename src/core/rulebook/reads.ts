@@ -65,7 +65,7 @@ export const READS: Readonly<Record<string, readonly string[]>> = {
   'E-25': ['certificate.number', 'certificate.specialConditions'],
   'E-26': ['cable.mineral', 'cable.outerMm', 'cable.sheathMm', 'certificate.reducedRetention', 'entry.kind', 'look:cable-held', 'place:support-distance'],
   'E-27': ['cable.armour', 'cable.coldFlow', 'cable.mineral', 'cable.outerMm', 'cable.sheathMm', 'cable.tag', 'cable.toleranceMm', 'entry.kind', 'look:unused-cores', 'otherEnds', 'place:inner-sheath', 'place:outer-sheath'],
-  'E-28': ['entry.kind', 'lastSealed', 'look:unaltered'],
+  'E-28': ['broken', 'entry.kind', 'lastSealed', 'look:unaltered'],
   'E-29': [...HERE, 'look:damage'],
   'E-30': [...HERE, 'look:seal-state'],
   'E-31': ['cable.cores', 'cable.tag'],

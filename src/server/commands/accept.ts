@@ -78,7 +78,8 @@ function acceptForSite(
   if (made) listSite(app, store.id);
   else app.changed.add(store.id);
   const { seq, hash } = store.journal.head();
-  app.events.news({ site: store.id, after, seq, head: hash, changes });
+  const told = changes.filter(({ table }) => table !== 'frozen');
+  app.events.news({ site: store.id, after, seq, head: hash, changes: told });
   return answers;
 }
 

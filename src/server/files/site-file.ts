@@ -2,6 +2,7 @@ import { MemorySlice, type RecordChange } from '../../core/record/slice';
 import type { Id, TableName, Tables } from '../../core/record/types';
 import { namesIn } from '../../core/record/packing';
 import { completed } from '../../core/record/completed';
+import { bare, frozenIn } from '../../core/record/seal';
 import type { SiteStore } from '../../store/site-store';
 import { schemaFaults, type FileFault } from './schema';
 
@@ -10,7 +11,7 @@ export const SITE_FORMAT = 'yendral-site-1';
 
 const LISTS = [
   'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reference', 'reading', 'look',
-  'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'inspection', 'defect',
+  'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'frozen', 'inspection', 'defect',
 ] as const satisfies readonly TableName[]; // prettier-ignore
 
 /** A site with everything recorded of it. */
@@ -34,11 +35,6 @@ export function exportSite(store: SiteStore, at: string): SiteFile {
     site: bare(store.site!),
     ...lists,
   };
-}
-
-/** A record without what the reducer keeps for itself. */
-function bare<R extends Tables[TableName]>({ rev: _rev, stamps: _stamps, ...record }: R): R {
-  return record as R;
 }
 
 /** Reads a site file into memory; every fault is named, and nothing is read when there is one. */
@@ -126,5 +122,11 @@ function strayReferences(file: SiteFile): FileFault[] {
       }
     }
   });
+  for (const from of ['asleft', 'inspection'] as const) {
+    file[from].forEach((sealed, i) => {
+      const lost = frozenIn(sealed).find((hash) => !known.get('frozen')!.has(hash));
+      if (lost) faults.push({ row: null, field: `${from}.${i}.frozen`, message: `rests on ${lost}, which is not in the file.` }); // prettier-ignore
+    });
+  }
   return faults.slice(0, 20);
 }

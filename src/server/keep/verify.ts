@@ -9,6 +9,7 @@ import { photoFile } from '../../store/photos';
 import { SITE_DB, SiteStore } from '../../store/site-store';
 import { ARCHIVE, WHOLE_DB } from '../../store/take-apart';
 import { firstDeparture } from './replay';
+import { checkSeals } from './seals';
 
 /** A place that is not as it should be. */
 export interface Damage {
@@ -22,18 +23,20 @@ export interface Damage {
 export interface Verified {
   damages: Damage[];
   sites: { id: Id; name: string | null; seq: number; hash: string; photos: number }[];
+  /** What is no damage and has to be known. */
+  notes: string[];
 }
 
 const RESTORE = 'Restore the site from a backup (npm run restore), and keep the damaged file.';
 
 /**
  * Verifies a data folder, a backup or a restored one: each database's pages, each site's chain from its first line,
- * its photos by their hashes, its records against its journal, and the archive of the earlier layout.
+ * its photos by their hashes, its seals by what they rest on, its records against its journal, and the archive of the earlier layout.
  *
  * @param told hears what is being looked at
  */
 export function verifyFolder(folder: string, told: (what: string) => void = () => undefined): Verified {
-  const verified: Verified = { damages: [], sites: [] };
+  const verified: Verified = { damages: [], sites: [], notes: [] };
   const { damages } = verified;
   if (!existsSync(join(folder, INSTALLATION_DB)))
     return { ...verified, damages: [{ where: join(folder, INSTALLATION_DB), what: 'is not there. Name the data folder, or a backup of it.' }] }; // prettier-ignore
@@ -57,7 +60,7 @@ export function verifyFolder(folder: string, told: (what: string) => void = () =
   for (const id of folders) {
     told(`site ${id}`);
     const own = join(folder, 'sites', id);
-    const site = named(damages, join(own, SITE_DB), () => verifySite(own, id, damages));
+    const site = named(damages, join(own, SITE_DB), () => verifySite(own, id, verified));
     if (site) verified.sites.push(site);
   }
   const archive = join(folder, ARCHIVE, WHOLE_DB);
@@ -86,7 +89,7 @@ export function pagesOf(db: Db, where: string): Damage[] {
     .map(({ integrity_check: said }) => ({ where, what: `has a damaged page: ${said}. ${RESTORE}` }));
 }
 
-function verifySite(folder: string, id: Id, damages: Damage[]): Verified['sites'][number] {
+function verifySite(folder: string, id: Id, { damages, notes }: Verified): Verified['sites'][number] {
   const where = join(folder, SITE_DB);
   const store = SiteStore.read(id, folder);
   // All of it as at one moment: a server may be writing meanwhile.
@@ -99,6 +102,9 @@ function verifySite(folder: string, id: Id, damages: Damage[]): Verified['sites'
     const broken = store.journal.firstBroken();
     if (broken) damages.push({ where, what: `${brokenWords(broken)} ${RESTORE}` });
     damages.push(...photosOf(store));
+    const seals = checkSeals(store);
+    damages.push(...seals.damages.map((what) => ({ where, what: `${what} ${RESTORE}` })));
+    if (seals.note) notes.push(`${where}: ${seals.note}`);
     // Records are compared only with a journal that can be believed.
     if (damages.length === before) {
       const departure = firstDeparture(store);

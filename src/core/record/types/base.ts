@@ -23,3 +23,6 @@ export interface KeepsTyped extends Base {
   /** Lengths as they were typed, by the field's dotted path, where that is more than the number. */
   typed?: Record<string, string>;
 }
+
+/** What a seal rests on: hashes of frozen bodies by what they are; null for what there was not. */
+export type Frozen = Record<string, Id | Id[] | null>;

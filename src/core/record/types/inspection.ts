@@ -1,6 +1,6 @@
 import type { Hazard, Severity } from '../../defects/severity';
 import type { EntryState, Finding, Outcome } from '../../rulebook/finding';
-import type { Base, Grade, Id } from './base';
+import type { Base, Frozen, Grade, Id } from './base';
 
 /** A site's own set of references: which document and clause each check rests on. */
 export interface ReferenceRecord extends Base {
@@ -29,7 +29,16 @@ export interface Inspection extends Base {
   findings: Finding[];
   references: string;
   previous: string | null;
+  /** Rule by which it was sealed; absent for the first. */
+  rule?: number;
+  /** What it was judged on; absent in a seal by rule 1. */
+  frozen?: Frozen;
   hash: string;
+}
+
+/** A value that a seal rests on, kept by its content: its id is the SHA-256 of its canonical JSON. */
+export interface FrozenBody extends Base {
+  body: unknown;
 }
 
 export type DefectState = 'open' | 'assigned' | 'done' | 'proven';

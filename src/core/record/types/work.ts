@@ -1,6 +1,6 @@
 import type { DiameterMethod } from '../../measuring/diameter';
 import type { InsulationStage } from '../../mineral/insulation';
-import type { Base, Id } from './base';
+import type { Base, Frozen, Id } from './base';
 import type { Instrument } from './instrument';
 
 /** An insulation test of a mineral-insulated cable, filled pair by pair. */
@@ -152,6 +152,10 @@ export interface AsLeft extends Base {
   by: string;
   at: string;
   previous: string | null;
+  /** Rule by which it was sealed; absent for the first. */
+  rule?: number;
+  /** What it rests on beside what lies in it; absent in a seal by rule 1. */
+  frozen?: Frozen;
   hash: string;
 }
 

@@ -1,3 +1,4 @@
+import type { BrokenSeal } from '../../record/seal';
 import { unread, type Check } from '../check';
 import { answerTo, judgeLook } from '../look';
 
@@ -10,7 +11,8 @@ export const e28: Check = {
   place: 'unaltered',
   consequence: () => 1,
   run(context) {
-    const { lastSealed } = context;
+    const { lastSealed, broken } = context;
+    if (broken.length > 0) return [...broken.map(brokenSeal), judgeLook(context, 'unaltered')];
     if (answerTo(context, 'unaltered') === 'first' && lastSealed !== null) {
       return [unread('e28.there-is-one', { lastSealed }, 'settle.unaltered')];
     }
@@ -20,3 +22,6 @@ export const e28: Check = {
     return [judgeLook(context, 'unaltered')];
   },
 };
+
+const brokenSeal = ({ table, at, by }: BrokenSeal) =>
+  unread('e28.broken', { what: table, sealedAt: at, by }, 'settle.broken-seal');

@@ -145,6 +145,8 @@ export const RECORD: Record<string, Sentence> = {
     `Special condition ${n(f, 'number')} is ticked without evidence: ${stop(s(f, 'text'))}`,
   'e25.met': (f) =>
     `Special condition ${n(f, 'number')} is met, seen by ${s(f, 'by')}${f.note ? ` (${s(f, 'note')})` : ', with a photo'}.`,
+  'e28.broken': (f) =>
+    `The ${f.what === 'asleft' ? 'as-left record' : 'inspection'} that ${s(f, 'by')} sealed on ${day(s(f, 'sealedAt'))} does not match its seal: it was changed since, and speaks for nothing.`,
   'e28.there-is-one': (f) =>
     `A record was sealed on ${day(s(f, 'lastSealed'))}, and the look says that there is none: hold the entry against it.`,
   'e31.several': (f) => `Cable ${s(f, 'cable')} has ${n(f, 'cores')} cores, so no phase runs alone.`,
