@@ -3,9 +3,10 @@ import { join } from 'node:path';
 import type { Id } from '../core/record/types';
 import { holdFolder, type FolderLock } from '../store/folder-lock';
 import { Installation, INSTALLATION_DB, type ListedSite } from '../store/installation';
-import { DatabaseError } from '../store/open';
 import type { SiteStore } from '../store/site-store';
 import { SiteStores } from '../store/site-stores';
+import { DatabaseError, leaveCheckpoints } from '../store/open';
+import { replicaOf } from '../store/replicating';
 import { takeApart } from '../store/take-apart';
 import type { Clock } from './clock';
 import { EventHub } from './events';
@@ -67,6 +68,7 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
         unclean,
         lock,
       };
+      heedReplication(app);
       listAll(app);
       return app;
     } catch (error) {
@@ -153,13 +155,21 @@ export function siteCalled(app: App, called: string): SiteStore {
   );
 }
 
+/** While a replicator reads the logs, copying them into the databases is left to it. */
+export function heedReplication({ folder, sites, installation }: App): void {
+  const left = replicaOf(folder) !== null;
+  sites.leaveCheckpoints(left);
+  leaveCheckpoints(installation.db, left);
+}
+
 /** Ends the streams and closes the databases. */
 export function closeApp(app: App): void {
   app.instruments.stop();
   app.events.end();
   listedSites(app);
+  heedReplication(app);
   app.sites.close();
-  app.installation.close();
+  app.installation.close(replicaOf(app.folder) !== null);
   rmSync(join(app.folder, IN_USE), { force: true });
   app.lock.release();
 }

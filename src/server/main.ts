@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { openApp, type App } from './app';
+import { heedReplication, openApp, type App } from './app';
 import { clockFrom, type Clock } from './clock';
 import { hostNames, isOwnMachine } from './http/guard';
 import { workerJobs } from './jobs/workers';
@@ -21,6 +21,9 @@ export const environmentClock = (): Clock => clockFrom(process.env.YENDRAL_NOW);
 export const appFromEnvironment = (): App =>
   openApp(dataFolder(), join(DIST, 'migrations'), environmentClock(), Boolean(process.env.YENDRAL_NOW));
 
+/** How often the server looks whether it is replicated, ms. */
+const HEED_MS = 5000;
+
 /** Starts the server on an open app, prints its address, and stops it on SIGTERM or SIGINT. */
 export async function serve(app: App): Promise<void> {
   const port = readPort(process.env.PORT);
@@ -39,6 +42,7 @@ export async function serve(app: App): Promise<void> {
   );
   app.jobs = workerJobs(join(DIST, 'cli', 'job.mjs'));
   if (app.unclean) void lookThrough(app);
+  setInterval(() => heedReplication(app), HEED_MS).unref();
   let stopping = false;
   const end = (signal: string) => {
     if (stopping) return;

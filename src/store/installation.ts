@@ -1,4 +1,4 @@
-import { openDatabase, openForReading, type Db } from './open';
+import { closeDatabase, openDatabase, openForReading, type Db } from './open';
 import { People } from './people';
 import { Settings } from './settings';
 import type { Id } from '../core/record/types';
@@ -57,8 +57,8 @@ export class Installation {
     this.db.prepare('DELETE FROM site WHERE id = ?').run(id);
   }
 
-  close(): void {
-    if (!this.db.readonly) this.db.pragma('wal_checkpoint(TRUNCATE)');
-    this.db.close();
+  /** @param left whether copying its log into the database is left to a replicator */
+  close(left = false): void {
+    closeDatabase(this.db, left);
   }
 }

@@ -47,6 +47,20 @@ export function openForReading(file: string): Db {
   }
 }
 
+/** Pages that SQLite lets gather before it copies them into the database, while nobody else does. */
+const OWN_CHECKPOINT_PAGES = 1000;
+
+/** Leaves copying the log into the database to a replicator that reads it, or does it itself. */
+export function leaveCheckpoints(db: Db, left: boolean): void {
+  db.pragma(`wal_autocheckpoint = ${left ? 0 : OWN_CHECKPOINT_PAGES}`);
+}
+
+/** Closes a database; the log is copied into it, unless a replicator does that. */
+export function closeDatabase(db: Db, left: boolean): void {
+  if (!db.readonly && !left) db.pragma('wal_checkpoint(TRUNCATE)');
+  db.close();
+}
+
 /** What a fault of the database means, and what to do. */
 export function explained(file: string, error: unknown): unknown {
   const { code } = error as { code?: string };
@@ -97,5 +111,6 @@ function needSchema(db: Db, file: string, folder: string): void {
   throw new DatabaseError(`${file} has other tables than this version makes: it was changed by hand, or is damaged. Put a backup in its place with npm run restore.`); // prettier-ignore
 }
 
+// The replicator keeps two small tables of its own in every database that it reads.
 const schemaOf = (db: Db): string =>
-  (db.prepare('SELECT name, sql FROM sqlite_master WHERE sql IS NOT NULL ORDER BY name').all() as { name: string; sql: string }[]).map(({ name, sql }) => `${name}\n${sql}`).join('\n'); // prettier-ignore
+  (db.prepare("SELECT name, sql FROM sqlite_master WHERE sql IS NOT NULL AND name NOT GLOB '_litestream_*' ORDER BY name").all() as { name: string; sql: string }[]).map(({ name, sql }) => `${name}\n${sql}`).join('\n'); // prettier-ignore

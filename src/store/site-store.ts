@@ -11,7 +11,7 @@ import type { Change, Id, TableName, Tables } from '../core/record/types';
 import { RECORDS_VERSION } from '../core/record/version';
 import { assess } from '../core/rulebook/assess';
 import { Journal, type JournalHead } from './journal';
-import { DatabaseError, explained, openDatabase, openForReading, type Db } from './open';
+import { closeDatabase, DatabaseError, explained, openDatabase, openForReading, type Db } from './open';
 import { Photos } from './photos';
 import { Records } from './records';
 import { hashOfRecords } from './records-hash';
@@ -190,9 +190,9 @@ export class SiteStore {
     };
   }
 
-  close(): void {
-    if (!this.db.readonly) this.db.pragma('wal_checkpoint(TRUNCATE)');
-    this.db.close();
+  /** @param left whether copying its log into the database is left to a replicator */
+  close(left = false): void {
+    closeDatabase(this.db, left);
   }
 }
 

@@ -1,6 +1,7 @@
 import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Id } from '../core/record/types';
+import { leaveCheckpoints } from './open';
 import { SiteStore } from './site-store';
 
 /** Files that are open at once; the one that was asked for longest ago makes room. */
@@ -12,6 +13,7 @@ const FOLDER_NAME = /^[A-Za-z0-9][A-Za-z0-9_.:-]{0,63}$/;
 /** The sites' files, each opened when it is asked for. */
 export class SiteStores {
   readonly #open = new Map<Id, SiteStore>();
+  #left = false;
 
   /**
    * @param folder folder that holds a folder per site
@@ -50,9 +52,10 @@ export class SiteStores {
     for (const [first, store] of this.#open) {
       if (this.#open.size < MOST_OPEN) break;
       this.#open.delete(first);
-      store.close();
+      store.close(this.#left);
     }
     const store = SiteStore.open(id, join(this.folder, id), this.migrations, this.now());
+    if (this.#left) leaveCheckpoints(store.db, true);
     this.#open.set(id, store);
     return store;
   }
@@ -73,13 +76,20 @@ export class SiteStores {
       .sort();
   }
 
+  /** Whether a replicator copies the logs into the databases from now on. */
+  leaveCheckpoints(left: boolean): void {
+    if (left === this.#left) return;
+    this.#left = left;
+    for (const store of this.#open.values()) leaveCheckpoints(store.db, left);
+  }
+
   /** How many files are open. */
   get size(): number {
     return this.#open.size;
   }
 
   close(): void {
-    for (const store of this.#open.values()) store.close();
+    for (const store of this.#open.values()) store.close(this.#left);
     this.#open.clear();
   }
 }

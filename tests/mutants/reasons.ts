@@ -31,7 +31,7 @@ export const REASONS: readonly Reason[] = [
   { field: /^size\.(backNut|mineral|innerProudMm)$/, changes: ['blank'], why: 'A sheet without a scale asks for none.' },
   { field: /^place:thread-engagement$/, changes: ['blank'], why: 'What the parts let engage is worked out of sheet, wall and washers; a reading only confirms it.' },
   { field: /^place:(thread-major|thread-pitch|thread-turns|support-distance)$/, changes: ALL, why: 'Measured only where the thread is in doubt, or where the certificate holds the cable less; the sound entry has no such reading.' },
-  { field: /^(askedAt|lastSealed|otherEnds)$/, changes: ALL, why: 'Found from other records of the site: another entry, an earlier seal, the other end of the cable; the sound entry has none.' },
+  { field: /^(askedAt|broken|lastSealed|otherEnds)$/, changes: ALL, why: 'Found from other records of the site: another entry, an earlier seal, the other end of the cable; the sound entry has none, and broken seals have tests of their own.' },
   { field: /^(mineral|transit)\.(faults|at|newest|instruments|cables|unpacked|sealedAt|continuity)$/, changes: ALL, why: 'Worked out of tests, packing and their instruments, whose own mutants stand for it.' },
   { field: /^(pours|mineral\.tests)$/, changes: ['kind', 'person'], why: 'One mixing by one person: nobody mixes against another.' },
 ]; // prettier-ignore

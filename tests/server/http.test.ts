@@ -10,8 +10,7 @@ import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import Database from 'better-sqlite3';
 import { closeApp, openApp } from '../../src/server/app';
 import { clockFrom } from '../../src/server/clock';
-import { verifyFolder } from '../../src/server/keep/verify';
-import { clientOf, ended, serveDemo, type Client, type Served } from './served';
+import { clientOf, serveDemo, type Client, type Served } from './served';
 
 let served: Served;
 let client: Client;
@@ -406,72 +405,5 @@ describe('the process', () => {
         () => true,
       ),
     ).resolves.toBe(true);
-  });
-});
-
-/** How often the server is killed. */
-const KILLS = 10;
-
-describe('kills in the middle of bursts', () => {
-  it(`${KILLS} of them lose nothing that was acknowledged and double nothing`, async () => {
-    const data = mkdtempSync(join(tmpdir(), 'yendral-kills-'));
-    const acknowledged = new Set<string>();
-    const given: ReturnType<typeof command>[] = [];
-    for (let kill = 0; kill < KILLS; kill++) {
-      const victim = await serveDemo(kill === 0 ? { data, seeded: inject('seeded') } : { data });
-      const before = await clientOf(victim);
-      const had = acknowledged.size;
-      let killed = false;
-      const burst = Array.from({ length: 8 }, async () => {
-        while (!killed) {
-          const take = command('reading.take', reading());
-          given.push(take);
-          try {
-            const { json } = await before.call('POST', '/api/commands/', { commands: [take] });
-            if (answers(json)[0]?.status === 'applied') acknowledged.add(take.id);
-          } catch {
-            return;
-          }
-        }
-      });
-      // In the middle of the burst, however fast this machine is.
-      while (acknowledged.size <= had + 12) await new Promise((resolve) => setTimeout(resolve, 10));
-      await ended(victim.process, 'SIGKILL');
-      killed = true;
-      await Promise.all(burst);
-    }
-
-    const second = await serveDemo({ data });
-    const after = await clientOf(second);
-    const journal = async () => {
-      const ids: string[] = [];
-      for (let at = 0, more = true; more;) {
-        const { text } = await after.call('GET', `/api/sites/marrowick/commands/?after=${at}`);
-        const page = JSON.parse(text) as {
-          commands: { seq: number; command: { id: string } }[];
-          more: boolean;
-        };
-        ids.push(...page.commands.map(({ command }) => command.id));
-        at = page.commands.at(-1)?.seq ?? at;
-        more = page.more;
-      }
-      return ids;
-    };
-    const kept = await journal();
-    for (const id of acknowledged) expect(kept).toContain(id);
-    // The device sends again what it has no answer for: each is there once.
-    for (let i = 0; i < given.length; i += 100) {
-      await after.call('POST', '/api/commands/', { commands: given.slice(i, i + 100) });
-    }
-    const all = await journal();
-    expect(new Set(all).size).toBe(all.length);
-    for (const { id } of given) expect(all).toContain(id);
-    const { text } = await after.call('GET', '/api/sites/marrowick/');
-    const ids = (JSON.parse(text) as { records: { reading: { id: string }[] } }).records.reading.map(
-      ({ id }) => id,
-    );
-    for (const { payload } of given) expect(ids).toContain((payload as { id: string }).id);
-    await second.stop();
-    expect(verifyFolder(data).damages).toEqual([]);
   });
 });

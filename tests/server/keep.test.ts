@@ -104,7 +104,7 @@ describe('a backup', () => {
     expect(db.prepare("SELECT json_extract(body, '$.from') FROM cable").pluck().get()).toBe('MCC 4');
     db.close();
     const newest = join(temporary(), 'data');
-    expect(restore(target, newest, { site: null, at: null }).manifest.madeAt).toContain('2026-03-06');
+    expect(restore(target, newest, { site: null, at: null }).madeAt).toContain('2026-03-06');
     const again = demoAppOn(newest);
     expect(storeOf(again).records.get('cable', 'k')!.from).toBe('after');
     again.close();

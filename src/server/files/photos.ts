@@ -6,6 +6,7 @@ import type { Id, Photo } from '../../core/record/types';
 import { photoFile } from '../../store/photos';
 import type { SiteStore } from '../../store/site-store';
 import { HttpError } from '../http/error';
+import { copyPhoto } from '../keep/replicate';
 
 /** Largest photo that is taken, in bytes. */
 export const PHOTO_BYTES = 12_000_000;
@@ -56,6 +57,7 @@ async function storeOnce(store: SiteStore, id: Id, sent: Uint8Array): Promise<Ph
   }
   const { bytes, ...facts } = await cleaned(sent);
   await writeWhole(fileOf(store, { id, type: facts.type }), bytes);
+  copyPhoto(dirname(dirname(store.folder)), store.id, photoFile({ id, type: facts.type }));
   const photo: Photo = { id, ...facts, bytes: bytes.length, sha256: sha256(bytes) };
   store.photos.add(photo, sentHash);
   return photo;

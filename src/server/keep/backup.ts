@@ -88,13 +88,20 @@ async function copyDatabase(from: string, to: string): Promise<void> {
 async function copySite(from: string, to: string): Promise<void> {
   mkdirSync(join(to, 'photos'), { recursive: true });
   await copyDatabase(join(from, SITE_DB), join(to, SITE_DB));
-  const db = openForReading(join(to, SITE_DB));
-  for (const photo of new Photos(db).all()) {
-    const name = photoFile(photo);
-    if (existsSync(join(from, 'photos', name)))
-      copyFileSync(join(from, 'photos', name), join(to, 'photos', name));
+  copyKnownPhotos(join(from, 'photos'), to);
+}
+
+/** Copies the photos that a site's database knows of into its folder, from where they lie. */
+export function copyKnownPhotos(from: string, site: string): void {
+  const db = openForReading(join(site, SITE_DB));
+  try {
+    for (const photo of new Photos(db).all()) {
+      const name = photoFile(photo);
+      if (existsSync(join(from, name))) copyFileSync(join(from, name), join(site, 'photos', name));
+    }
+  } finally {
+    db.close();
   }
-  db.close();
 }
 
 /** The backup of a folder, as it says itself; null for any other folder. */

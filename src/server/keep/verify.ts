@@ -27,6 +27,9 @@ export interface Verified {
   notes: string[];
 }
 
+/** Said of a photo whose file is not there. */
+export const PHOTO_MISSING = 'is missing. Put it back from a backup.';
+
 const RESTORE = 'Restore the site from a backup (npm run restore), and keep the damaged file.';
 
 /**
@@ -138,7 +141,7 @@ export const brokenWords = ({ seq, what }: BrokenLine): string =>
 function photosOf(store: SiteStore): Damage[] {
   return store.photos.all().flatMap((photo) => {
     const where = join(store.folder, 'photos', photoFile(photo));
-    if (!existsSync(where)) return [{ where, what: 'is missing. Put it back from a backup.' }];
+    if (!existsSync(where)) return [{ where, what: PHOTO_MISSING }];
     const hash = createHash('sha256').update(readFileSync(where)).digest('hex');
     return hash === photo.sha256 ? [] : [{ where, what: 'is not the photo that was stored. Put it back from a backup.' }]; // prettier-ignore
   });

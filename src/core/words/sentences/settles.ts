@@ -41,7 +41,8 @@ export const SETTLES: Record<string, string> = {
   'settle.condition': 'Look, and tick it with a note or a photo.',
   'settle.open-look': 'Open it again, look or measure, and close it.',
   'settle.evidence': 'Add a note or a photo to the tick.',
-  'settle.broken-seal': 'Inspect the entry anew, and restore the record from a backup (npm run verify names it).',
+  'settle.broken-seal':
+    'Inspect the entry anew, and restore the record from a backup (npm run verify names it).',
   'settle.unaltered': 'Hold the entry against marks and photo of the sealed record.',
   'settle.ir-before': 'Open the pot, test every pair with the far end sealed, seal it within the window.',
   'settle.ir-after': 'Test every pair now that it is sealed, and again a day later.',
