@@ -100,7 +100,9 @@ describe('the demo', () => {
 
   it.each(IDS)('%s: statuses rebuilt are the statuses that are kept', (id) => {
     const store = storeOf(id);
+    while (store.settle(NOW, 100) > 0);
     const before = store.statuses.all();
+    expect(before).toHaveLength(store.records.all('entry').length);
     store.db.exec('DELETE FROM entry_status');
     store.refresh(
       store.records.all('entry').map(({ id }) => id),

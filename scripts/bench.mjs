@@ -16,4 +16,7 @@ buildSync({
   format: 'esm',
   packages: 'external',
 });
-process.exit(spawnSync(process.execPath, ['dist/bench.mjs'], { cwd: ROOT, stdio: 'inherit' }).status ?? 1);
+process.exit(
+  spawnSync(process.execPath, ['dist/bench.mjs', ...process.argv.slice(2)], { cwd: ROOT, stdio: 'inherit' })
+    .status ?? 1,
+);

@@ -11,7 +11,9 @@ import { takeApart } from '../store/take-apart';
 import type { Clock } from './clock';
 import { EventHub } from './events';
 import { InstrumentHost } from './instruments/host';
+import { Refresher } from './commands/refresher';
 import { doneHere, type Jobs } from './jobs/job';
+import { writerHere, type Writer } from './writing/writer';
 
 /** Everything a use case needs; one per process. */
 export interface App {
@@ -20,6 +22,10 @@ export interface App {
   clock: Clock;
   events: EventHub;
   instruments: InstrumentHost;
+  /** Writes into sites. */
+  writer: Writer;
+  /** Judges again what commands have touched. */
+  refresher: Refresher;
   /** Does work that grows with its input. */
   jobs: Jobs;
   /** The clock was set by hand, so pages take their time from the server. */
@@ -55,12 +61,14 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
       const sites = new SiteStores(join(folder, 'sites'), join(migrations, 'site'), now);
       const events = new EventHub();
       const instruments = new InstrumentHost(events, clock);
-      const app = {
+      const app: App = {
         installation,
         sites,
         clock,
         events,
         instruments,
+        writer: writerHere(() => app),
+        refresher: new Refresher(sites, clock),
         jobs: doneHere,
         testClock,
         changed: new Set<Id>(),
@@ -115,7 +123,7 @@ function listAll(app: App): void {
 }
 
 /** Lists a site; one whose file is damaged stays in the list as it was, and is named. */
-function listWhole(app: App, id: Id): void {
+function listWhole(app: Listing, id: Id): void {
   try {
     listSite(app, id);
   } catch (error) {
@@ -125,14 +133,17 @@ function listWhole(app: App, id: Id): void {
   }
 }
 
+/** What the list of sites is made with. */
+type Listing = Pick<App, 'installation' | 'sites' | 'changed'>;
+
 /** The sites as they are now, by name. */
-export function listedSites(app: App): ListedSite[] {
+export function listedSites(app: Listing): ListedSite[] {
   for (const id of app.changed) listWhole(app, id);
   return app.installation.sites();
 }
 
 /** Lists a site as it is now. */
-export function listSite({ installation, sites, changed }: App, id: Id): void {
+export function listSite({ installation, sites, changed }: Listing, id: Id): void {
   changed.delete(id);
   const store = sites.get(id);
   const site = store?.site;
@@ -162,10 +173,11 @@ export function heedReplication({ folder, sites, installation }: App): void {
   leaveCheckpoints(installation.db, left);
 }
 
-/** Ends the streams and closes the databases. */
+/** Ends the streams and closes the databases; what is still stale is judged after the next start. */
 export function closeApp(app: App): void {
   app.instruments.stop();
   app.events.end();
+  app.refresher.stop();
   listedSites(app);
   heedReplication(app);
   app.sites.close();

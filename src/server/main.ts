@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { heedReplication, openApp, type App } from './app';
+import { heedReplication, listedSites, openApp, type App } from './app';
 import { clockFrom, type Clock } from './clock';
 import { hostNames, isOwnMachine } from './http/guard';
+import { writerInThread } from './writing/in-thread';
 import { workerJobs } from './jobs/workers';
 import type { Damage } from './keep/verify';
 import { createHttpServer, listen, stop, type PageHandler, type Tls } from './http/server';
@@ -35,6 +36,7 @@ export async function serve(app: App): Promise<void> {
   const csp = readFileSync(join(DIST, 'csp.txt'), 'utf8').trim();
   const tls = tlsFrom(process.argv.slice(2));
   const hosts = hostNames(host, process.env.YENDRAL_HOSTS);
+  await writeBeside(app);
   const server = createHttpServer({ app, handler, client: join(DIST, 'client'), csp, hosts, tls });
   const bound = await listen(server, port, host);
   console.log(
@@ -52,6 +54,17 @@ export async function serve(app: App): Promise<void> {
   };
   process.on('SIGTERM', () => end('SIGTERM'));
   process.on('SIGINT', () => end('SIGINT'));
+}
+
+/** From here on a thread of its own writes into the sites, and this one reads. */
+async function writeBeside(app: App): Promise<void> {
+  app.refresher.stop();
+  listedSites(app);
+  app.sites.onlyRead();
+  const data = { folder: app.folder, migrations: join(DIST, 'migrations'), now: process.env.YENDRAL_NOW };
+  app.writer = writerInThread(app, join(DIST, 'cli', 'writer.mjs'), data);
+  // It has opened its files before the first command comes.
+  await app.writer.list();
 }
 
 /** Looks through every database beside the server's own thread, and names what is damaged. */

@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import canonicalize from 'canonicalize';
-import type { AnyCommand } from '../core/record/commands';
 import type { Id } from '../core/record/types';
 import type { Db } from './open';
 
@@ -82,13 +81,20 @@ export class Journal {
     return (row as JournalLine | undefined) ?? null;
   }
 
+  #anyEarlier: boolean | null = null;
+
   /** Hash of a command as it was sent before the site had a file of its own; null for any other. */
   sentEarlier(id: Id): string | null {
+    // Only a site that was taken out of the earlier layout has any; none comes later.
+    this.#anyEarlier ??= this.db.prepare('SELECT 1 FROM earlier LIMIT 1').get() !== undefined;
+    if (!this.#anyEarlier) return null;
     return (this.#earlier.get(id) as { sent: string } | undefined)?.sent ?? null;
   }
 
   /** Newest line's number and hash: a chain alone cannot show a cut tail, so the head is printed on reports. */
   head(): JournalHead {
+    // Beside a writer it may have moved.
+    if (this.db.readonly) return headOf(this.db);
     return (this.#known ??= headOf(this.db));
   }
 
@@ -112,8 +118,8 @@ export class Journal {
   }
 
   /** Appends a command; the caller holds the transaction. */
-  append(command: AnyCommand, person: string, receivedAt: string, sent: string): JournalHead {
-    return this.#put(command.id, canonicalize(command)!, person, receivedAt, sent);
+  append(id: Id, canonical: string, person: string, receivedAt: string, sent: string): JournalHead {
+    return this.#put(id, canonical, person, receivedAt, sent);
   }
 
   /** Appends a line of the program itself; the caller holds the transaction. */

@@ -30,24 +30,32 @@ const LOOKUPS: Record<TableName, readonly string[]> = {
 
 type Row = { body: string };
 
-/** Bodies that are kept parsed; more than these start anew. */
-const MOST_PARSED = 40_000;
+/** Records and look-ups that are kept in memory; more than these start anew. */
+const MOST_KEPT = 40_000;
 
-/** Records in SQLite, read and written as their bodies. A record that was read is never changed by its reader. */
+/**
+ * Records in SQLite, read and written as their bodies. A record that was read is never changed by its reader, nor is
+ * a list of them. Who writes alone keeps what it has read; who only reads, beside a writer, keeps nothing.
+ */
 export class Records implements Slice {
   readonly #statements = new Map<string, Statement>();
-  readonly #parsed = new Map<string, Tables[TableName]>();
+  /** By table and id; null for one that is not there. */
+  readonly #parsed = new Map<string, Tables[TableName] | null>();
+  /** Look-ups by table, field and value. */
+  readonly #lists = new Map<string, Tables[TableName][]>();
   readonly #written = new Set<string>();
+  readonly #keeps: boolean;
 
-  constructor(private readonly db: Db) {}
+  constructor(private readonly db: Db) {
+    this.#keeps = !db.readonly;
+  }
 
   get<T extends TableName>(table: T, id: Id): Tables[T] | null {
     const key = `${table} ${id}`;
     const known = this.#parsed.get(key);
-    if (known) return known as Tables[T];
+    if (known !== undefined) return known as Tables[T] | null;
     const row = this.#prepare(`SELECT body FROM ${table} WHERE id = ?`).get(id) as Row | undefined;
-    if (!row) return null;
-    const record = JSON.parse(row.body) as Tables[T];
+    const record = row ? (JSON.parse(row.body) as Tables[T]) : null;
     this.#keep(key, record);
     return record;
   }
@@ -60,19 +68,34 @@ export class Records implements Slice {
   /** Forgets what this transaction has written: after something was taken back, it may not be what is stored. */
   forget(): void {
     for (const key of this.#written) this.#parsed.delete(key);
+    this.#lists.clear();
   }
 
-  #keep(key: string, record: Tables[TableName]): void {
-    if (this.#parsed.size >= MOST_PARSED) this.#parsed.clear();
+  #keep(key: string, record: Tables[TableName] | null): void {
+    if (!this.#keeps) return;
+    if (this.#parsed.size >= MOST_KEPT) this.#parsed.clear();
     this.#parsed.set(key, record);
   }
 
   by<T extends TableName>(table: T, field: string, value: Id): Tables[T][] {
     if (!LOOKUPS[table].includes(field)) throw new Error(`${table} cannot be looked up by ${field}`);
-    const ids = this.#prepare(`SELECT id FROM ${table} WHERE ${field} = ? ORDER BY id`).all(value) as {
-      id: Id;
-    }[];
-    return ids.map(({ id }) => this.get(table, id)!);
+    const key = listKey(table, field, value);
+    const known = this.#lists.get(key);
+    // Who sorts or filters a list does it with their own.
+    if (known) return known.slice() as Tables[T][];
+    const rows = this.#prepare(`SELECT id, body FROM ${table} WHERE ${field} = ? ORDER BY id`).iterate(value);
+    const list: Tables[T][] = [];
+    for (const { id, body } of rows as IterableIterator<Row & { id: Id }>) {
+      const kept = this.#parsed.get(`${table} ${id}`) as Tables[T] | undefined;
+      const record = kept ?? (JSON.parse(body) as Tables[T]);
+      if (!kept) this.#keep(`${table} ${id}`, record);
+      list.push(record);
+    }
+    if (this.#keeps) {
+      if (this.#lists.size >= MOST_KEPT) this.#lists.clear();
+      this.#lists.set(key, list);
+    }
+    return list.slice();
   }
 
   all<T extends TableName>(table: T): Tables[T][] {
@@ -96,18 +119,41 @@ export class Records implements Slice {
   write(changes: readonly RecordChange[]): void {
     for (const { table, id, after } of changes) {
       const key = `${table} ${id}`;
+      // Nobody looks changes up, and there are many.
+      const plain = table === 'change' || table === 'frozen';
+      const before = plain || this.#lists.size === 0 ? null : this.get(table, id);
       this.#written.add(key);
-      if (after === null) {
-        this.#parsed.delete(key);
-        this.#prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-      } else {
-        // As it is read back: without fields that are undefined.
+      let stored: Tables[TableName] | null = null;
+      if (after === null) this.#prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
+      else {
         const body = JSON.stringify(after);
-        if (table === 'change') this.#parsed.delete(key);
-        else this.#keep(key, JSON.parse(body) as Tables[TableName]);
+        // As it is read back: without fields that are undefined.
+        if (!plain) stored = JSON.parse(body) as Tables[TableName];
         const sql = `INSERT INTO ${table} (id, body) VALUES (?, ?) ON CONFLICT (id) DO UPDATE SET body = excluded.body`;
         this.#prepare(sql).run(id, body);
       }
+      if (plain) this.#parsed.delete(key);
+      else {
+        this.#keep(key, stored);
+        this.#relist(table, before, stored);
+      }
+    }
+  }
+
+  /** Brings the look-ups that a record was or is in up to it. */
+  #relist(table: TableName, before: Tables[TableName] | null, after: Tables[TableName] | null): void {
+    for (const field of LOOKUPS[table]) {
+      const was = before && (before as unknown as Record<string, Id>)[field];
+      const is = after && (after as unknown as Record<string, Id>)[field];
+      if (was && was !== is) this.#lists.delete(listKey(table, field, was));
+      if (!is) continue;
+      const list = this.#lists.get(listKey(table, field, is));
+      if (!list) continue;
+      const last = list[list.length - 1];
+      if (was === is) replaceIn(list, after!);
+      // Ids grow with time: a new record goes to the end, nearly always.
+      else if (!last || last.id < after!.id) list.push(after!);
+      else this.#lists.delete(listKey(table, field, is));
     }
   }
 
@@ -119,5 +165,15 @@ export class Records implements Slice {
     let statement = this.#statements.get(sql);
     if (!statement) this.#statements.set(sql, (statement = this.db.prepare(sql)));
     return statement;
+  }
+}
+
+const listKey = (table: TableName, field: string, value: Id): string => `${table}.${field} ${value}`;
+
+function replaceIn(list: Tables[TableName][], record: Tables[TableName]): void {
+  for (let i = list.length - 1; i >= 0; i--) {
+    if (list[i]!.id !== record.id) continue;
+    list[i] = record;
+    return;
   }
 }

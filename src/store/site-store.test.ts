@@ -1,3 +1,4 @@
+import canonicalize from 'canonicalize';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -6,6 +7,7 @@ import type { AnyCommand } from '../core/record/commands';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { openDatabase } from './open';
 import { TABLES } from '../core/record/tables';
+import { Records } from './records';
 import { SiteStore } from './site-store';
 
 const MIGRATIONS = 'src/store/migrations/site';
@@ -32,11 +34,10 @@ const strike = (id: string, reading: string): AnyCommand => ({
   payload: { id: reading, reason: 'misreading' },
 });
 const commit = (command: AnyCommand) =>
-  store.transaction(() => {
-    const line = store.commit(command, 'A. Vell', command.at, 'hash');
-    store.settle(command.at);
-    return line;
-  });
+  store.transaction(
+    () =>
+    store.commit({ command, canonical: canonicalize(command)!, person: 'A. Vell', receivedAt: command.at, sent: 'hash' }), // prettier-ignore
+  );
 const firstReading = () => store.records.by('reading', 'entry', 'e')[0]!;
 
 describe('the database', () => {
@@ -127,10 +128,50 @@ describe('a command', () => {
     const { id } = firstReading();
     commit(strike('c1', id));
     expect(store.records.get('reading', id)!.struck).toMatchObject({ by: 'A. Vell' });
+    expect(store.statuses.stale(9)).toEqual(['e']);
+    expect(store.settle('2026-03-04T10:00:01.000Z', 9)).toBe(0);
     expect(store.statuses.all()).toHaveLength(1);
     expect(() => commit(strike('c2', id))).toThrow('struck out already');
     expect(store.journal.head().seq).toBe(1);
     expect(store.records.get('change', 'c2')).toBeNull();
+    expect(store.statuses.countStale()).toBe(0);
+  });
+  it('marks what it touched to be judged again; taken back, it marks nothing', () => {
+    const { id } = firstReading();
+    const taken = () =>
+      store.transaction(() => {
+        store.commit({ command: strike('c1', id), canonical: '{}', person: 'A. Vell', receivedAt: '', sent: '' }); // prettier-ignore
+        throw new Error('the disk is full');
+      });
+    expect(taken).toThrow('the disk is full');
+    expect(store.statuses.countStale()).toBe(0);
+    expect(firstReading().struck).toBeNull();
+    commit(strike('c1', id));
+    expect(store.statuses.countStale()).toBe(1);
+  });
+  it('leaves every look-up as a new reader finds it, whatever was written and taken back', () => {
+    const field = (table: 'reading' | 'entry', name: string, value: string) => [table, name, value] as const;
+    const looked = [field('reading', 'entry', 'e'), field('reading', 'round', 'r'), field('entry', 'cable', 'k'), field('entry', 'site', 's')]; // prettier-ignore
+    const readings = store.records.by('reading', 'entry', 'e');
+    const edit = (id: string, set: object) => ({ id, kind: 'entry.edit', site: 's', at: '2026-03-04T10:00:00.000Z', payload: { id: 'e', set } }) as unknown as AnyCommand; // prettier-ignore
+    const steps = [
+      () => commit(strike('s1', readings[0]!.id)),
+      () => commit(edit('e1', { cable: null })),
+      () => store.transaction(() => { store.records.write([{ table: 'reading', id: readings[1]!.id, after: null }]); throw new Error('back'); }),
+      () => commit(edit('e2', { cable: 'k' })),
+      () => store.transaction(() => store.records.write([{ table: 'reading', id: 'aa', after: { ...readings[2]!, id: 'aa' } }])),
+      () => store.transaction(() => store.records.write([{ table: 'reading', id: readings[2]!.id, after: null }])),
+    ]; // prettier-ignore
+    for (const step of steps) {
+      try {
+        step();
+      } catch (error) {
+        expect(String(error)).toContain('back');
+      }
+      const fresh = new Records(store.db);
+      for (const [table, name, value] of looked)
+        expect(store.records.by(table, name, value), `${table} by ${name}`).toEqual(fresh.by(table, name, value)); // prettier-ignore
+    }
   });
   it('is found again in the history of what it touched', () => {
     const { id } = firstReading();

@@ -21,8 +21,22 @@ import { Statuses } from './status';
 /** Name of a site's database in its folder. */
 export const SITE_DB = 'site.db';
 
+/** Entries that one transaction judges again at most. */
+const MOST_SETTLED = 200;
+
 /** Lines of a journal that are looked at whenever it is opened. */
 const LOOKED_AT = 1000;
+
+/** A command that is to be applied. */
+export interface Accepted {
+  command: AnyCommand;
+  /** The same as canonical JSON. */
+  canonical: string;
+  person: string;
+  receivedAt: string;
+  /** Hash of the command as it was sent. */
+  sent: string;
+}
 
 /** Everything that is kept of one site, behind one door: a file that proves itself alone, and its photos. */
 export class SiteStore {
@@ -31,7 +45,6 @@ export class SiteStore {
   readonly statuses: Statuses;
   readonly photos: Photos;
   readonly settings: Settings;
-  readonly #stale = new Set<Id>();
 
   private constructor(
     readonly id: Id,
@@ -67,7 +80,9 @@ export class SiteStore {
 
   /** Opens a site's folder to look at it only. */
   static read(id: Id, folder: string): SiteStore {
-    return new SiteStore(id, folder, openForReading(join(folder, SITE_DB)));
+    const db = openForReading(join(folder, SITE_DB));
+    standInForLater(db);
+    return new SiteStore(id, folder, db);
   }
 
   static exists(folder: string): boolean {
@@ -108,10 +123,7 @@ export class SiteStore {
       }
     }
     this.checkpoint(at);
-    this.refresh(
-      this.records.all('entry').map(({ id }) => id),
-      at,
-    );
+    this.statuses.markAllStale();
   }
 
   /** Writes into the chain what all records are at this line; replay starts here. The caller holds the transaction. */
@@ -131,44 +143,51 @@ export class SiteStore {
     }
   }
 
-  /** A part of a transaction that can be taken back by itself. */
-  savepoint<R>(block: () => R): R {
-    try {
-      return this.db.transaction(block)();
-    } catch (error) {
-      this.#forget();
-      throw error;
-    }
-  }
-
   #forget(): void {
     this.records.forget();
     this.journal.forget();
+    this.statuses.forget();
   }
 
   /**
-   * Applies a command, writes its changes and appends it to the journal; the statuses that it touches are stale
-   * until they are settled. The caller holds the transaction.
+   * Applies a command, writes its changes and appends it to the journal; the entries that it touches are stale
+   * until they are judged again. The caller holds the transaction.
    *
    * @throws Refusal when the records do not allow it
    */
-  commit(
-    command: AnyCommand,
-    person: string,
-    receivedAt: string,
-    sent: string,
-  ): JournalHead & { changes: RecordChange[] } {
+  commit({
+    command,
+    canonical,
+    person,
+    receivedAt,
+    sent,
+  }: Accepted): JournalHead & { changes: RecordChange[] } {
     const changes = apply(this.records, command, person);
     this.records.write(changes);
-    for (const entry of touchedEntries(this.records, changes, beforeOf(changes))) this.#stale.add(entry);
-    return { ...this.journal.append(command, person, receivedAt, sent), changes };
+    // What holds for the whole site is not looked up entry by entry.
+    if (changes.some(({ table }) => WHOLE_SITE.has(table) && !isLastSeal(changes)))
+      this.statuses.markAllStale();
+    else this.statuses.markStale(touchedEntries(this.records, changes, beforeOf(changes)));
+    return { ...this.journal.append(command.id, canonical, person, receivedAt, sent), changes };
   }
 
-  /** Judges again, once, every entry that commands have touched since the last time; in their transaction. */
-  settle(at: string): void {
-    const stale = [...this.#stale];
-    this.#stale.clear();
-    this.refresh(stale, at);
+  /**
+   * Judges again some of the entries that commands have touched, in a transaction of its own.
+   *
+   * @param mostMs how long it may take, ms; one entry is judged in any case
+   * @returns how many are left
+   */
+  settle(at: string, mostMs: number): number {
+    const some = this.statuses.stale(MOST_SETTLED);
+    if (some.length === 0) return 0;
+    const until = performance.now() + mostMs;
+    this.transaction(() => {
+      for (const id of some) {
+        this.refresh([id], at);
+        if (performance.now() >= until) break;
+      }
+    });
+    return this.statuses.countStale();
   }
 
   /** Judges entries again, as at a time, and writes where they stand. */
@@ -177,6 +196,7 @@ export class SiteStore {
       const found = this.records.get('entry', id) && assess(this.records, id, this.id, at);
       if (found) this.statuses.put(found.status);
       else this.statuses.remove(id);
+      this.statuses.unmark(id);
     }
   }
 
@@ -195,6 +215,20 @@ export class SiteStore {
     closeDatabase(this.db, left);
   }
 }
+
+/** A file that an earlier version has left lacks tables that came since: to its reader they are empty. */
+function standInForLater(db: Db): void {
+  const there = new Set(db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all());
+  if (!there.has('frozen')) db.exec('CREATE TEMP TABLE frozen (id TEXT PRIMARY KEY, body TEXT NOT NULL)');
+  if (!there.has('stale')) db.exec('CREATE TEMP TABLE stale (entry TEXT PRIMARY KEY)');
+}
+
+/** Tables of which one record holds for every entry. */
+const WHOLE_SITE: ReadonlySet<TableName> = new Set(['site', 'reference']);
+
+/** A seal writes into the site's record that it is the newest; nobody judges by that. */
+const isLastSeal = (changes: readonly RecordChange[]): boolean =>
+  changes.some(({ table }) => table === 'inspection' || table === 'asleft');
 
 /** What a list of sites says of one. */
 export interface SiteSummary {

@@ -14,6 +14,7 @@ const FOLDER_NAME = /^[A-Za-z0-9][A-Za-z0-9_.:-]{0,63}$/;
 export class SiteStores {
   readonly #open = new Map<Id, SiteStore>();
   #left = false;
+  #reading = false;
 
   /**
    * @param folder folder that holds a folder per site
@@ -31,7 +32,8 @@ export class SiteStores {
   /** A site's file; null where there is none of this id. */
   get(id: Id): SiteStore | null {
     const known = this.#open.get(id);
-    if (known) {
+    if (known && this.#reading && !SiteStore.exists(known.folder)) this.#drop(known);
+    else if (known) {
       // The last asked for stands last.
       this.#open.delete(id);
       this.#open.set(id, known);
@@ -54,10 +56,22 @@ export class SiteStores {
       this.#open.delete(first);
       store.close(this.#left);
     }
-    const store = SiteStore.open(id, join(this.folder, id), this.migrations, this.now());
+    const folder = join(this.folder, id);
+    const store = this.#reading ? SiteStore.read(id, folder) : SiteStore.open(id, folder, this.migrations, this.now()); // prettier-ignore
     if (this.#left) leaveCheckpoints(store.db, true);
     this.#open.set(id, store);
     return store;
+  }
+
+  #drop(store: SiteStore): void {
+    this.#open.delete(store.id);
+    store.close(this.#left);
+  }
+
+  /** From here on somebody else writes: files are only read. */
+  onlyRead(): void {
+    this.close();
+    this.#reading = true;
   }
 
   /** Takes a site's file away that holds nothing, as after a first command that was refused. */

@@ -91,10 +91,7 @@ function makeSite({ whole, folder, work, migrations, at }: Taking, site: Id): vo
   const store = SiteStore.open(site, part, join(migrations, 'site'), at);
   store.transaction(() => {
     store.journal.appendOwn({ kind: 'migrated', at, payload: { ...spanOf(whole, site), records: hashOfRecords(store.db), version: RECORDS_VERSION } }); // prettier-ignore
-    store.refresh(
-      store.records.all('entry').map(({ id }) => id),
-      at,
-    );
+    store.statuses.markAllStale();
   });
   store.close();
   renameSync(part, join(folder, 'sites', site));

@@ -1,12 +1,9 @@
-import Database from 'better-sqlite3';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import loadHighs from 'highs';
-import { ulid } from 'ulid';
 import { seedDemo } from '../../demo/seed';
-import type { AnyCommand } from '../../src/core/record/commands';
 import { rankGlands } from '../../src/core/finder/rank';
 import { pack } from '../../src/core/transit/pack/pack';
 import { solverOf, type HighsLike } from '../../src/core/transit/pack/solver';
@@ -16,7 +13,9 @@ import { currentRound, dossierOf } from '../../src/core/rulebook/dossier';
 import { judge } from '../../src/core/rulebook/judge';
 import { closeApp, openApp } from '../../src/server/app';
 import { clockFrom } from '../../src/server/clock';
-import { acceptCommands } from '../../src/server/commands/accept';
+import { kills } from './kills';
+import { load } from './load';
+import { writing } from './writing';
 import { openAs, openBrowser, openPage, serveDemo } from '../browser/harness';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'yendral-bench-'));
@@ -122,44 +121,6 @@ async function packing(): Promise<void> {
   console.log(`(f) memory of the process ${(process.memoryUsage().rss / 1e6).toFixed(0)} MB`);
 }
 
-/** (c) Commands acknowledged with fsync, beside raw inserts with the same settings: one and fifty at a time. */
-function commands(app: ReturnType<typeof openApp>): void {
-  const { entries } = app.sites.get('marrowick')!.records.get('round', 'mb-round-14')!;
-  let n = 0;
-  const command = (): AnyCommand => ({
-    id: ulid(),
-    kind: 'reading.take',
-    site: 'marrowick',
-    at: new Date().toISOString(),
-    payload: {
-      id: ulid(), entry: entries[n++ % entries.length]!, round: 'mb-round-14', place: 'outer-sheath', value: 20.7, typed: '20.7',
-      method: 'caliper', instrument: 'mb-caliper-07', source: 'typed',
-    },
-  }); // prettier-ignore
-  const raw = new Database(join(folder(), 'raw.db'));
-  raw.pragma('journal_mode = WAL');
-  raw.pragma('synchronous = FULL');
-  raw.exec('CREATE TABLE line (id TEXT PRIMARY KEY, body TEXT NOT NULL) STRICT');
-  const insert = raw.prepare('INSERT INTO line VALUES (?, ?)');
-  for (const batch of [1, 50]) {
-    const rounds = batch === 1 ? 300 : 20;
-    const made = Array.from({ length: rounds }, () => Array.from({ length: batch }, command));
-    let start = performance.now();
-    for (const some of made) acceptCommands(app, some, { id: 'bench', name: 'bench' });
-    const ours = performance.now() - start;
-    start = performance.now();
-    for (const some of made) {
-      raw.transaction(() => some.forEach((c) => insert.run(c.id, JSON.stringify(c)))).immediate();
-    }
-    const theirs = performance.now() - start;
-    const n = rounds * batch;
-    console.log(
-      `(c) commands, ${batch} per request: ${perSecond(n, ours)}/s; raw inserts ${perSecond(n, theirs)}/s; ratio ${(ours / theirs).toFixed(1)}`,
-    );
-  }
-  raw.close();
-}
-
 /** (b) From the Enter key on the bench to the painted verdict; (d) what the bench loads at first. */
 async function keystroke(): Promise<void> {
   const served = await serveDemo();
@@ -230,11 +191,24 @@ async function keystroke(): Promise<void> {
   await served.stop();
 }
 
-const app = openApp(folder(), 'src/store/migrations', clockFrom(undefined));
-seedDemo(app);
-judgements(app);
-ranking(app);
-await packing();
-await keystroke();
-commands(app);
-closeApp(app);
+/** Judging, ranking and the interface on the demo. */
+async function product(): Promise<void> {
+  const app = openApp(folder(), 'src/store/migrations', clockFrom(undefined));
+  seedDemo(app);
+  judgements(app);
+  ranking(app);
+  await packing();
+  await keystroke();
+  closeApp(app);
+}
+
+/** Benchmarks by name; `kills` and `load` run only when they are asked for. */
+const BENCHES: Record<string, () => void | Promise<void>> = { product, writing, load, kills };
+
+const named = process.argv.slice(2);
+for (const name of named.length > 0 ? named : ['product', 'writing']) {
+  const bench = BENCHES[name];
+  if (!bench)
+    throw new Error(`There is no benchmark "${name}". There are: ${Object.keys(BENCHES).join(', ')}.`);
+  await bench();
+}

@@ -12,20 +12,22 @@ export interface Sent {
 }
 
 /** A reading of the demo's double-seal entry, as a command. */
-export const take = (): Sent => ({
+export const take = (
+  of: { site?: string; entry?: string; round?: string; instrument?: string } = {},
+): Sent => ({
   id: ulid(),
   kind: 'reading.take',
-  site: 'marrowick',
+  site: of.site ?? 'marrowick',
   at: new Date().toISOString(),
   payload: {
     id: ulid(),
-    entry: 'mb-jb-204-d',
-    round: 'mb-round-14',
+    entry: of.entry ?? 'mb-jb-204-d',
+    round: of.round ?? 'mb-round-14',
     place: 'outer-sheath',
     value: 20.7,
     typed: '20.7',
     method: 'caliper',
-    instrument: 'mb-caliper-07',
+    instrument: of.instrument ?? 'mb-caliper-07',
     source: 'typed',
   },
 });

@@ -30,7 +30,7 @@ beforeAll(async () => {
   server = demoApp(used);
   for (let i = 0; i < 5; i++) server.other('cable.edit', { id: 'k', set: { from: `MCC ${i}` } });
   const picture = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#123' } }).png().toBuffer(); // prettier-ignore
-  await storePhoto(storeOf(server), 'ph-1', picture);
+  await storePhoto({ store: storeOf(server), writer: server.app.writer }, 'ph-1', picture);
   // A line that says what all records are; what comes after is followed from there.
   storeOf(server).transaction(() => storeOf(server).checkpoint(AT));
   server.other('cable.edit', { id: 'k', set: { to: 'Pump 4' } });

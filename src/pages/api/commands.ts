@@ -1,10 +1,10 @@
-import { acceptCommands, MOST_COMMANDS } from '../../server/commands/accept';
+import { MOST_COMMANDS } from '../../server/commands/accept';
 import { HttpError } from '../../server/http/error';
 import { endpoint, json, needPerson, readJson } from '../../server/http/endpoint';
 
 export const prerender = false;
 
-export const POST = endpoint((call) => {
+export const POST = endpoint(async (call) => {
   const person = needPerson(call);
   const { commands } = (readJson(call.body) ?? {}) as { commands?: unknown };
   if (!Array.isArray(commands) || commands.length === 0 || commands.length > MOST_COMMANDS) {
@@ -15,7 +15,7 @@ export const POST = endpoint((call) => {
       'commands',
     );
   }
-  const answers = acceptCommands(call.app, commands, person);
+  const answers = await call.app.writer.accept(commands, person);
   const allRefused = answers.every(({ status }) => status === 'refused');
   const conflict = answers.some((answer) => answer.status === 'refused' && answer.code !== 'invalid');
   return json({ answers }, allRefused ? (conflict ? 409 : 422) : 200);

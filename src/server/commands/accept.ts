@@ -28,51 +28,67 @@ export type CommandAnswer =
     }
   | { id: Id | null; status: 'refused'; code: string; field: string; message: string };
 
-/** A command of a request, and its place in it. */
+/** What commands are taken with. */
+export type Taking = Pick<App, 'installation' | 'sites' | 'clock' | 'changed' | 'refresher'> & {
+  events: Pick<App['events'], 'news'>;
+};
+
+/** What one person sends at once. */
+export interface Request {
+  values: readonly unknown[];
+  person: Person;
+}
+
+/** A command, who gives it, and its place in the answers. */
 interface Given {
   value: unknown;
+  person: Person;
+  request: number;
   place: number;
 }
 
+/** Takes the commands of one person: see {@link acceptRequests}. */
+export const acceptCommands = (app: Taking, values: readonly unknown[], person: Person): CommandAnswer[] =>
+  acceptRequests(app, [{ values, person }])[0]!;
+
 /**
- * Takes commands in order, site by site, each for itself: one that is refused does not stop the others. All that are
- * accepted are on the disk when this returns.
+ * Takes the commands of requests that wait together, in order, site by site, each for itself: one that is refused does
+ * not stop the others. All that are accepted are on the disk when this returns; a site is written once for all of them.
  *
- * @param values untrusted JSON values
- * @param person who gives them
+ * @param requests untrusted JSON values, and who gives them
+ * @returns the answers of each request
  */
-export function acceptCommands(app: App, values: readonly unknown[], person: Person): CommandAnswer[] {
-  const answers: CommandAnswer[] = Array<CommandAnswer>(values.length);
-  for (const [site, given] of bySite(values)) {
-    const taken = acceptForSite(app, site, given.map(({ value }) => value), person); // prettier-ignore
-    given.forEach(({ place }, i) => (answers[place] = taken[i]!));
+export function acceptRequests(app: Taking, requests: readonly Request[]): CommandAnswer[][] {
+  const answers = requests.map(({ values }) => Array<CommandAnswer>(values.length));
+  for (const [site, given] of bySite(requests)) {
+    const taken = acceptForSite(app, site, given);
+    given.forEach(({ request, place }, i) => (answers[request]![place] = taken[i]!));
   }
   return answers;
 }
 
-function bySite(values: readonly unknown[]): Map<Id | null, Given[]> {
+function bySite(requests: readonly Request[]): Map<Id | null, Given[]> {
   const groups = new Map<Id | null, Given[]>();
-  values.forEach((value, place) => {
-    const said = (value as { site?: unknown } | null)?.site;
-    const site = typeof said === 'string' ? said : null;
-    groups.set(site, [...(groups.get(site) ?? []), { value, place }]);
+  requests.forEach(({ values, person }, request) => {
+    values.forEach((value, place) => {
+      const said = (value as { site?: unknown } | null)?.site;
+      const site = typeof said === 'string' ? said : null;
+      const group = groups.get(site);
+      if (group) group.push({ value, person, request, place });
+      else groups.set(site, [{ value, person, request, place }]);
+    });
   });
   return groups;
 }
 
-function acceptForSite(
-  app: App,
-  site: Id | null,
-  values: readonly unknown[],
-  person: Person,
-): CommandAnswer[] {
+function acceptForSite(app: Taking, site: Id | null, given: readonly Given[]): CommandAnswer[] {
   const known = site === null ? null : app.sites.get(site);
-  const made = !known && values.some((value) => makesSite(value, site));
+  const made = !known && given.some(({ value }) => makesSite(value, site));
   const store = made ? app.sites.make(site!) : known;
-  if (!store) return values.map(refusedWithoutSite);
+  if (!store) return given.map(({ value }) => refusedWithoutSite(value));
   const after = store.journal.head().seq;
   const changes: RecordChange[] = [];
-  const answers = acceptBatch({ app, store, person, changes }, values);
+  const answers = acceptBatch({ app, store, changes }, given);
   if (made) app.sites.dropEmpty(store.id);
   if (changes.length === 0) return answers;
   if (made) listSite(app, store.id);
@@ -80,6 +96,7 @@ function acceptForSite(
   const { seq, hash } = store.journal.head();
   const told = changes.filter(({ table }) => table !== 'frozen');
   app.events.news({ site: store.id, after, seq, head: hash, changes: told });
+  app.refresher.touch(store.id);
   return answers;
 }
 
@@ -101,35 +118,29 @@ function refusedWithoutSite(value: unknown): CommandAnswer {
   });
 }
 
-/** Where a command goes, and who gives it. */
+/** Where commands go. */
 interface Taker {
-  app: App;
+  app: Taking;
   store: SiteStore;
-  person: Person;
   /** What has been changed for good. */
   changes: RecordChange[];
 }
 
 /** All in one transaction; where one of them breaks it, each in its own, so that the others are taken. */
-function acceptBatch(taker: Taker, values: readonly unknown[]): CommandAnswer[] {
+function acceptBatch(taker: Taker, given: readonly Given[]): CommandAnswer[] {
   try {
-    return acceptTogether(taker, values);
+    return acceptTogether(taker, given);
   } catch (error) {
     if (isStorage(error)) throw error;
     console.error(error);
-    if (values.length === 1) return [faultOf(values[0])];
-    return values.flatMap((value) => acceptBatch(taker, [value]));
+    if (given.length === 1) return [faultOf(given[0]!.value)];
+    return given.flatMap((one) => acceptBatch(taker, [one]));
   }
 }
 
-function acceptTogether(taker: Taker, values: readonly unknown[]): CommandAnswer[] {
-  const { store, app } = taker;
+function acceptTogether(taker: Taker, given: readonly Given[]): CommandAnswer[] {
   const changes: RecordChange[] = [];
-  const answers = store.transaction(() => {
-    const given = values.map((value) => acceptOne({ ...taker, changes }, value));
-    store.settle(app.clock().toISOString());
-    return given;
-  });
+  const answers = taker.store.transaction(() => given.map((one) => acceptOne({ ...taker, changes }, one)));
   taker.changes.push(...changes);
   return answers;
 }
@@ -147,11 +158,10 @@ const faultOf = (value: unknown): CommandAnswer => ({
   message: 'The server failed on this record and took nothing of it. Try it again, or type it anew.',
 });
 
-function acceptOne(taker: Taker, value: unknown): CommandAnswer {
+function acceptOne(taker: Taker, { value, person }: Given): CommandAnswer {
   return answered(value, () => {
-    const command = parseCommand(value);
-    // A savepoint of its own, so that a refusal takes back only this command.
-    return taker.store.savepoint(() => applyOnce(taker, command));
+    // A refusal comes before anything is written: it leaves nothing to take back.
+    return applyOnce(taker, parseCommand(value), person);
   });
 }
 
@@ -171,27 +181,32 @@ function answered(value: unknown, run: () => CommandAnswer): CommandAnswer {
   }
 }
 
-function applyOnce(taker: Taker, given: AnyCommand): CommandAnswer {
+function applyOnce(taker: Taker, given: AnyCommand, { id: who, name: person }: Person): CommandAnswer {
   const { app, store } = taker;
-  const { id: who, name: person } = taker.person;
   const { person: said, ...own } = given;
   const sent = own as AnyCommand;
   if (said !== undefined && said !== who) {
     throw new Refusal('invalid', 'person', `This was recorded by somebody else. It is sent when they sign in again; ${person} is signed in now.`); // prettier-ignore
   }
-  const sentHash = createHash('sha256').update(canonicalize({ sent, person })!).digest('hex');
+  const text = canonicalize(sent)!;
+  // Canonical JSON of both, without writing the command out twice.
+  const sentHash = sha256(`{"person":${JSON.stringify(person)},"sent":${text}}`);
   const before = answerOfBefore(store, sent, sentHash);
   if (before) return before;
   needOwnSiteName(app, sent);
   needPhotos(store, sent);
   const receivedAt = app.clock().toISOString();
   const clamped = Date.parse(sent.at) > Date.parse(receivedAt) + AHEAD_MS;
-  const command = { ...sent, at: clamped ? receivedAt : new Date(sent.at).toISOString() } as AnyCommand;
+  const at = clamped ? receivedAt : new Date(sent.at).toISOString();
+  const command = at === sent.at ? sent : ({ ...sent, at } as AnyCommand);
   const after = store.journal.head().seq;
-  const { seq, hash, changes } = store.commit(command, person, receivedAt, sentHash);
+  const canonical = command === sent ? text : canonicalize(command)!;
+  const { seq, hash, changes } = store.commit({ command, canonical, person, receivedAt, sent: sentHash });
   taker.changes.push(...changes);
   return { id: sent.id, status: 'applied', seq, hash, after, clamped };
 }
+
+const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
 
 /** The same command again gets the same answer; null for a new one. */
 function answerOfBefore({ journal }: SiteStore, sent: AnyCommand, sentHash: string): CommandAnswer | null {
@@ -207,7 +222,7 @@ function answerOfBefore({ journal }: SiteStore, sent: AnyCommand, sentHash: stri
 }
 
 /** Two sites of one name cannot be told apart in the list. */
-function needOwnSiteName(app: App, command: AnyCommand): void {
+function needOwnSiteName(app: Taking, command: AnyCommand): void {
   const name = command.kind === 'site.add' ? command.payload.name : command.kind === 'site.edit' ? command.payload.set.name : undefined; // prettier-ignore
   if (name === undefined) return;
   const twin = listedSites(app).find((one) => one.id !== command.site && lookOf(one.name) === lookOf(name));

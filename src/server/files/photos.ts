@@ -6,6 +6,7 @@ import type { Id, Photo } from '../../core/record/types';
 import { photoFile } from '../../store/photos';
 import type { SiteStore } from '../../store/site-store';
 import { HttpError } from '../http/error';
+import type { Writer } from '../writing/writer';
 import { copyPhoto } from '../keep/replicate';
 
 /** Largest photo that is taken, in bytes. */
@@ -15,13 +16,19 @@ const LONGEST_PX = 3000;
 
 const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
 
+/** The site that a photo goes to, and who writes there. */
+export interface PhotoPlace {
+  store: SiteStore;
+  writer: Pick<Writer, 'addPhoto'>;
+}
+
 /**
  * Stores a photo as a file, without its metadata (location, camera, time). The id is made on the device; the
  * same bytes again are the same photo.
  *
  * @throws HttpError 415 when the bytes are no JPEG or PNG, 409 when the id holds another photo
  */
-export async function storePhoto(store: SiteStore, id: Id, sent: Uint8Array): Promise<Photo> {
+export async function storePhoto(into: PhotoPlace, id: Id, sent: Uint8Array): Promise<Photo> {
   if (!/^[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/.test(id)) {
     throw new HttpError(
       422,
@@ -30,7 +37,7 @@ export async function storePhoto(store: SiteStore, id: Id, sent: Uint8Array): Pr
       'id',
     );
   }
-  return oneAtATime(`${store.id} ${id}`, () => storeOnce(store, id, sent));
+  return oneAtATime(`${into.store.id} ${id}`, () => storeOnce(into, id, sent));
 }
 
 /** What is being stored, by site and id: the same id is written once, whoever sends it twice at once. */
@@ -47,7 +54,7 @@ async function oneAtATime<R>(key: string, run: () => Promise<R>): Promise<R> {
   }
 }
 
-async function storeOnce(store: SiteStore, id: Id, sent: Uint8Array): Promise<Photo> {
+async function storeOnce({ store, writer }: PhotoPlace, id: Id, sent: Uint8Array): Promise<Photo> {
   const sentHash = sha256(sent);
   const known = store.photos.find(id);
   if (known) {
@@ -59,7 +66,7 @@ async function storeOnce(store: SiteStore, id: Id, sent: Uint8Array): Promise<Ph
   await writeWhole(fileOf(store, { id, type: facts.type }), bytes);
   copyPhoto(dirname(dirname(store.folder)), store.id, photoFile({ id, type: facts.type }));
   const photo: Photo = { id, ...facts, bytes: bytes.length, sha256: sha256(bytes) };
-  store.photos.add(photo, sentHash);
+  await writer.addPhoto(store.id, photo, sentHash);
   return photo;
 }
 

@@ -212,5 +212,6 @@ export async function stop(server: Server, app: App): Promise<void> {
   const hurry = setTimeout(() => server.closeAllConnections(), 2000);
   await closed;
   clearTimeout(hurry);
+  await app.writer.end();
   closeApp(app);
 }

@@ -3,7 +3,8 @@ import { listedSites, type App } from '../../../server/app';
 
 export const prerender = false;
 
-export const GET = endpoint(({ app, url }) => {
+export const GET = endpoint(async ({ app, url }) => {
+  await app.writer.list();
   const entry = url.searchParams.get('entry');
   const holding = entry === null ? null : siteHolding(app, entry);
   const all = listedSites(app);

@@ -6,7 +6,8 @@ export const prerender = false;
 
 export const PUT = endpoint(async (call) => {
   needPerson(call);
-  return json(await storePhoto(needSite(call).store, call.params.id ?? '', call.body));
+  const { store } = needSite(call);
+  return json(await storePhoto({ store, writer: call.app.writer }, call.params.id ?? '', call.body));
 });
 
 export const GET = endpoint(async (call) => {

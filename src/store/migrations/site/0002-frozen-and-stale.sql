@@ -3,3 +3,8 @@ CREATE TABLE frozen (
   id TEXT PRIMARY KEY,
   body TEXT NOT NULL
 ) STRICT;
+
+-- Entries whose standing has to be judged again: derived like it.
+CREATE TABLE stale (
+  entry TEXT PRIMARY KEY
+) STRICT, WITHOUT ROWID;

@@ -1,0 +1,66 @@
+import type { Id } from '../../core/record/types';
+import type { SiteStores } from '../../store/site-stores';
+import type { Clock } from '../clock';
+
+/** Touched entries gather so long before they are judged again, ms: many readings of one entry are one judgement. */
+const GATHER_MS = 250;
+/** How long judging may go on before commands have their turn, and how long they have it, ms. */
+const GO_MS = 15;
+const PAUSE_MS = 5;
+
+/** How far judging a site again has come. */
+export interface RefreshProgress {
+  site: Id;
+  /** Entries that are still to be judged. */
+  left: number;
+}
+
+/** Judges again what commands have touched, beside them and never in their way. */
+export class Refresher {
+  readonly #touched = new Set<Id>();
+  #timer: NodeJS.Timeout | null = null;
+
+  constructor(
+    private readonly sites: SiteStores,
+    private readonly clock: Clock,
+    private readonly told: (progress: RefreshProgress) => void = () => undefined,
+  ) {}
+
+  /** Entries of a site are stale. */
+  touch(site: Id): void {
+    this.#touched.add(site);
+    this.#timer ??= setTimeout(() => this.#run(), GATHER_MS).unref();
+  }
+
+  #run(): void {
+    this.#timer = null;
+    for (const site of [...this.#touched]) {
+      const left = this.sites.get(site)?.settle(this.clock().toISOString(), GO_MS) ?? 0;
+      if (left === 0) this.#touched.delete(site);
+      // A few are done at once; more than that takes a while, and is told.
+      if (left > 0 || this.#long.has(site)) this.#tell(site, left);
+    }
+    if (this.#touched.size > 0) this.#timer = setTimeout(() => this.#run(), PAUSE_MS).unref();
+  }
+
+  readonly #long = new Set<Id>();
+
+  #tell(site: Id, left: number): void {
+    if (left > 0) this.#long.add(site);
+    else this.#long.delete(site);
+    this.told({ site, left });
+  }
+
+  /** Judges everything that is stale now. */
+  finish(): void {
+    for (const site of this.#touched)
+      while ((this.sites.get(site)?.settle(this.clock().toISOString(), Infinity) ?? 0) > 0);
+    this.#touched.clear();
+  }
+
+  /** Stops; what is still stale is marked so in its file, and judged after the next start. */
+  stop(): void {
+    if (this.#timer) clearTimeout(this.#timer);
+    this.#timer = null;
+  }
+}
