@@ -1,4 +1,4 @@
-import type { AnyCommand } from '../core/record/commands';
+import type { AnyCommand, DossierFields } from '../core/record/commands';
 import type { JournalNews, Snapshot } from '../core/record/snapshot';
 import type { Change, Id } from '../core/record/types';
 
@@ -45,6 +45,12 @@ export interface ImportPreview {
   rows: { row: number; what: string; action: 'add' | 'change' | 'same'; fields: string[] }[];
   faults: { row: number | null; field: string; message: string }[];
   items: unknown[];
+}
+
+/** An instrument of the register, and the sites that it is lent to. */
+export interface RegisterRow {
+  instrument: DossierFields['instrument'];
+  sites: { id: Id; name: string }[];
 }
 
 const UNREACHED = 'The server cannot be reached. What you record is kept on this device and sent later.';
@@ -146,6 +152,17 @@ export const api = {
       body: file,
       signal,
     }),
+  /** The installation's instruments. */
+  register: () => request<RegisterRow[]>('/api/instruments/', isList),
+  /** An instrument as it is from now on; the sites that have it get a new version. */
+  keepInstrument: (instrument: { id: Id }) =>
+    request<{ answers: CommandAnswer[] }>(`/api/instruments/${instrument.id}/`, hasAnswers, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(instrument),
+    }),
+  lend: (site: Id, instrument: Id) =>
+    post<{ answers: CommandAnswer[] }>(`/api/sites/${site}/lend/`, hasAnswers, { instrument }),
   handleInstrument: (site: Id, id: Id, input: unknown) =>
     post<{ ok: true }>(`/api/sites/${site}/instruments/${id}/`, () => true, input),
 };

@@ -156,6 +156,11 @@ class InstrumentShape {
   @Optional() @Nullable() @Num({ min: 1, max: 1e5, whole: true }) pooledPlaces?: number | null;
 }
 
+/** A version of an instrument of the register. */
+export class LendShape extends InstrumentShape {
+  @IdText() of!: string;
+}
+
 class Hole {
   @Nullable() @OneOf(['threaded', 'clearance']) form!: string | null;
   @Nullable() @Text(20) thread!: string | null;

@@ -24,8 +24,10 @@ const bare = (table: DossierTable) => {
   const {
     site: _site,
     cableSince: _since,
+    of: _of,
+    lentAt: _lent,
     ...record
-  } = RECORDS[table] as { site: string; cableSince?: null };
+  } = RECORDS[table] as { site: string; cableSince?: null; of?: null; lentAt?: null };
   return record as Record<string, unknown>;
 };
 const command = (kind: string, payload: unknown) => ({

@@ -1,7 +1,7 @@
 import { InputError } from '../core/quantity/error';
 import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../core/record/commands';
 import { check, guard, offencesOf, type Offence } from './check';
-import { DOSSIER_SHAPES } from './dossier';
+import { DOSSIER_SHAPES, LendShape } from './dossier';
 import * as shapes from './work';
 
 type Check = (payload: unknown) => void;
@@ -33,6 +33,7 @@ function checkWas(was: unknown, set: object): void {
 const PAYLOADS: Record<string, Check> = {
   'site.add': whole(shapes.SiteShape),
   'site.edit': edit(shapes.SiteShape),
+  'instrument.lend': whole(LendShape),
   'dossier.import': checkImport,
   'reading.take': whole(shapes.TakeShape),
   'reading.strike': whole(shapes.StrikeShape),

@@ -1,5 +1,6 @@
 import { closeDatabase, openDatabase, openForReading, type Db } from './open';
 import { People } from './people';
+import { Register } from './register';
 import { Settings } from './settings';
 import type { Id } from '../core/record/types';
 import type { SiteSummary } from './site-store';
@@ -14,14 +15,16 @@ export interface ListedSite {
   summary: SiteSummary;
 }
 
-/** What belongs to the installation and to no site: people, settings, the list of sites. */
+/** What belongs to the installation and to no site: people, settings, instruments, the list of sites. */
 export class Installation {
   readonly people: People;
   readonly settings: Settings;
+  readonly register: Register;
 
   private constructor(readonly db: Db) {
     this.people = new People(db);
     this.settings = new Settings(db);
+    this.register = new Register(db);
   }
 
   /** @throws DatabaseError when the database cannot be used */

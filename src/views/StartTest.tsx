@@ -3,6 +3,7 @@ import { MeasureInput } from '../ui/MeasureInput';
 import './insulation.css';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
+import { currentInstruments } from '../core/record/instruments';
 import { INSULATION_STAGES, type InsulationStage } from '../core/mineral/insulation';
 import type { Slice } from '../core/record/slice';
 import type { Cable, Id } from '../core/record/types';
@@ -28,9 +29,7 @@ export function StartTest({
   stage?: InsulationStage;
   onDone: () => void;
 }) {
-  const testers = slice
-    .by('instrument', 'site', cable.site)
-    .filter(({ kind }) => kind === 'insulation-tester');
+  const testers = currentInstruments(slice, cable.site).filter(({ kind }) => kind === 'insulation-tester');
   const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : first);
   const degrees = useMeasure('temperature');
   const [problem, setProblem] = useState('');

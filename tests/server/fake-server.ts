@@ -31,6 +31,13 @@ export interface FakeServer {
 
 const now = () => new Date().toISOString();
 
+/** Fields that are kept, not told. */
+interface Kept {
+  cableSince?: null;
+  of?: null;
+  lentAt?: null;
+}
+
 function seeded(folder: string): App {
   const app = openApp(folder, 'src/store/migrations', clockFrom(undefined));
   const slice = recordsWith({ truth: { 'outer-sheath': [] } });
@@ -50,7 +57,7 @@ function seeded(folder: string): App {
   for (const [table, id] of records) {
     const { site: _site, ...whole } = slice.get(table, id)!;
     // Since when an entry holds its cable is kept, not told.
-    const { cableSince: _since, ...record } = whole as typeof whole & { cableSince?: null };
+    const { cableSince: _since, of: _o, lentAt: _l, ...record } = whole as typeof whole & Kept;
     give(`${table}.add`, record);
   }
   return app;

@@ -34,6 +34,8 @@ const recordAsInstrument = (site: Id, toleranceMm: number): Instrument => ({
   calibrations: [],
   pooledPlaces: null,
   simulated: false,
+  of: null,
+  lentAt: null,
 });
 
 /** Readings that a record stands for: enough to be decisive, all alike. */

@@ -4,6 +4,7 @@ import { faultOf } from './calibration';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { freeze } from './freeze';
+import { instrumentNow } from './instruments';
 import { lookOf, placeOf } from './kinds';
 import { conditionLook, conditionNumber } from './kinds/looks';
 import { DIAMETERS } from './kinds/places';
@@ -16,7 +17,8 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
   draft.needFree('reading', payload.id);
   const entry = draft.need('entry', payload.entry, 'entry');
   needOpen(draft, payload.entry, payload.round);
-  const instrument = draft.need('instrument', payload.instrument, 'instrument');
+  draft.need('instrument', payload.instrument, 'instrument');
+  const instrument = instrumentNow(draft, payload.instrument)!;
   const place = placeOf(entry.kind, payload.place);
   if (!place) throw new Refusal('invalid', 'place', 'This kind of entry has no such place to measure.');
   if (!place.instruments.includes(instrument.kind)) {

@@ -1,3 +1,4 @@
+import { instrumentNow } from './instruments';
 import { pairsOf, restPairsOf } from '../mineral/insulation';
 import { isSealedAtAllEnds, needUnsealedRound } from './apply-inspection';
 import { faultOf } from './calibration';
@@ -16,7 +17,8 @@ export function applyInsulationStart(draft: Draft, payload: Payloads['insulation
       'This cable is not recorded as mineral insulated. Complete its record first.',
     );
   }
-  const instrument = draft.need('instrument', payload.instrument, 'instrument');
+  draft.need('instrument', payload.instrument, 'instrument');
+  const instrument = instrumentNow(draft, payload.instrument)!;
   if (instrument.kind !== 'insulation-tester') {
     throw new Refusal(
       'invalid',

@@ -1,4 +1,5 @@
 import { applyDefectEdit, applyDefectRaise } from './apply-defect';
+import { applyLend } from './apply-lend';
 import { applyAdd, applyEdit, applyImport, applyRemove, applySiteAdd, applySiteEdit } from './apply-dossier';
 import { applyLook, applySeal, applyStrike, applyTake } from './apply-inspection';
 import { applyAsLeft, applyPour, applyPourEdit } from './apply-as-left';
@@ -32,6 +33,8 @@ function run(draft: Draft, command: AnyCommand): void {
       return applySiteAdd(draft, command.payload);
     case 'site.edit':
       return applySiteEdit(draft, command.payload);
+    case 'instrument.lend':
+      return applyLend(draft, command.payload);
     case 'dossier.import':
       return applyImport(draft, command.payload.items);
     case 'reading.take':

@@ -34,7 +34,7 @@ export interface DossierFields {
   enclosure: Fields<Enclosure>;
   cable: Fields<Cable>;
   certificate: Fields<Certificate>;
-  instrument: Fields<Instrument>;
+  instrument: Omit<Fields<Instrument>, 'of' | 'lentAt'>;
   entry: Omit<Fields<Entry>, 'cableSince'>;
   round: Fields<Round>;
   reference: Fields<ReferenceRecord>;
@@ -74,6 +74,8 @@ interface DefectSet {
 export type Payloads = {
   'site.add': Omit<Fields<Site>, 'lastSeal'>;
   'site.edit': Edit<Omit<Fields<Site>, 'lastSeal'>>;
+  /** A version of an instrument of the register. */
+  'instrument.lend': DossierFields['instrument'] & { of: Id };
   'dossier.import': { source: string; items: ImportItem[] };
   'reading.take': Omit<Fields<Reading>, 'by' | 'at' | 'fault' | 'struck'>;
   'reading.strike': { id: Id; reason: string };

@@ -14,7 +14,7 @@ const BLOCK: Later = {
   inside: { jacket: READINGS, armour: READINGS },
 };
 const SEAL: Later = { own: { minC: null } };
-const INSTRUMENT: Later = { own: { calibrations: [], pooledPlaces: null } };
+const INSTRUMENT: Later = { own: { calibrations: [], pooledPlaces: null, of: null, lentAt: null } };
 const LOOK: Later = { own: { note: '' } };
 
 const SIZE: Later = {

@@ -1,5 +1,6 @@
 import type { Dossier } from '../rulebook/dossier';
 import type { Draft } from './draft';
+import { instrumentNow } from './instruments';
 import { namesIn } from './packing';
 import { bare } from './seal';
 import type { Base, Frozen, Id, TableName, Tables } from './types';
@@ -31,7 +32,7 @@ export function freeze(draft: Draft, dossier: Dossier): Frozen {
     certificate: one(certificate),
     round: one(round),
     references: draft.freeze(dossier.references),
-    instruments: each(found(draft, 'instrument', instruments)),
+    instruments: each([...instruments].sort().flatMap((id) => instrumentNow(draft, id) ?? [])),
     readings: list(dossier.readings),
     looks: list([...dossier.looks.values()]),
     pours: list(dossier.pours),

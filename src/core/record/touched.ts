@@ -1,3 +1,4 @@
+import { versionsOf } from './instruments';
 import { namesIn } from './packing';
 import type { RecordChange, Slice } from './slice';
 import type { Cable, Enclosure, Entry, Id, TableName, Tables, TransitPacking } from './types';
@@ -50,6 +51,9 @@ function addTouched(slice: Slice, table: TableName, record: Tables[TableName], t
     case 'certificate':
       return addAll(slice.by('entry', 'certificate', record.id));
     case 'instrument':
+      // What later versions tell counts for what was measured with earlier ones.
+      for (const one of versionsOf(slice, record as Tables['instrument']))
+        addInstrument(slice, one, addAll, touched);
       return addInstrument(slice, record, addAll, touched);
     case 'insulation':
     case 'continuity':

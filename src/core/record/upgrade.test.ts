@@ -16,6 +16,8 @@ const own = (record: object): Record<string, unknown> => {
     stamps: _t,
     cableSince: _c,
     lastSeal: _l,
+    of: _o,
+    lentAt: _e,
     ...rest
   } = record as Record<string, unknown>;
   return rest;
@@ -36,6 +38,7 @@ const FIRST: Record<CommandKind, object> = {
   ) as Record<CommandKind, object>),
   'site.add': earliest('site', own(slice.get('site', 's')!)),
   'site.edit': { id: 's', set: { name: 'Works' } },
+  'instrument.lend': { ...earliest('instrument', sound('instrument')), id: 'c2', of: 'c' },
   'dossier.import': {
     source: 'cables.csv',
     items: [{ table: 'cable', record: earliest('cable', sound('cable')) }, { table: 'certificate', record: earliest('certificate', sound('certificate')) }],

@@ -18,8 +18,15 @@ export function upgradeCommand(command: AnyCommand): AnyCommand {
   return { ...command, payload: completedFields(table, command.payload) } as AnyCommand;
 }
 
+/** Fields that the reducer keeps. */
+interface Kept {
+  cableSince?: unknown;
+  of?: unknown;
+  lentAt?: unknown;
+}
+
 /** A record with the fields that came since; what the reducer keeps is not told. */
 function completedFields<R extends object>(table: DossierTable | 'site', record: R): R {
-  const { cableSince: _c, ...whole } = completed(table, record) as R & { cableSince?: unknown };
+  const { cableSince: _c, of: _o, lentAt: _l, ...whole } = completed(table, record) as R & Kept;
   return whole as unknown as R;
 }

@@ -1,4 +1,5 @@
 import { fingerprintOf } from '../record/fingerprint';
+import { instrumentNow } from '../record/instruments';
 import { lookOf, placeOf } from '../record/kinds';
 import { conditionNumber } from '../record/kinds/looks';
 import type { Slice } from '../record/slice';
@@ -62,7 +63,7 @@ export function answerFrom(
   const sealed = new Map(record.instruments.map((instrument) => [instrument.id, instrument]));
   const live = new Map<Id, Instrument>();
   for (const id of sealed.keys()) {
-    const instrument = slice.get('instrument', id);
+    const instrument = instrumentNow(slice, id);
     if (instrument) live.set(id, instrument);
   }
   const found = groupReadings(record.readings, {

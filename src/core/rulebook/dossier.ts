@@ -1,5 +1,6 @@
 import { diameter, type Diameter } from '../measuring/diameter';
 import { repeatabilityOn } from '../record/calibration';
+import { instrumentNow } from '../record/instruments';
 import { KINDS } from '../record/kinds';
 import type { Slice } from '../record/slice';
 import type {
@@ -132,7 +133,7 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
   }
   const instruments = new Map<Id, Instrument>();
   for (const { instrument } of readings) {
-    const record = slice.get('instrument', instrument);
+    const record = instrumentNow(slice, instrument);
     if (record) instruments.set(instrument, record);
   }
   const groups = groupReadings(

@@ -1,4 +1,5 @@
 import { stateOfTest, stateWhenRead, type TestState } from '../mineral/cable-tests';
+import { instrumentNow } from '../record/instruments';
 import { KINDS } from '../record/kinds';
 import { FILL, type TestHold } from '../record/kinds/steps';
 import type { Slice } from '../record/slice';
@@ -38,7 +39,7 @@ export function mineralRecordsOf(slice: Slice, entry: Entry, cable: Cable | null
   const faults = new Map<Id, ReadingFault>();
   const testers = new Map<Id, { tag: string; until: string }>();
   for (const test of tests) {
-    const tester = slice.get('instrument', test.instrument);
+    const tester = instrumentNow(slice, test.instrument);
     testers.set(test.id, {
       tag: tester?.tag ?? 'A tester that is not on record',
       until: tester?.calibratedUntil ?? '',

@@ -32,6 +32,8 @@ const unknownInstrument = (id: Id, site: Id): Instrument => ({
   calibrations: [],
   pooledPlaces: null,
   simulated: false,
+  of: null,
+  lentAt: null,
 });
 
 /** What readings are grouped with. */

@@ -277,7 +277,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
   const caliper: Instrument = {
     ...base, id: 'c', tag: 'Caliper 07', kind: 'caliper', unit: 'mm', span: [0, 150], resolution: 0.01,
     expandedUncertainty: 0.03, coverageFactor: 2, repeatability: 0.02, repeatabilitySoft: 0.05,
-    calibratedUntil: '2027-01-01', calibration: 'CAL 1', calibrations: [], pooledPlaces: null, simulated: true,
+    calibratedUntil: '2027-01-01', calibration: 'CAL 1', calibrations: [], pooledPlaces: null, simulated: true, of: null, lentAt: null,
     ...change.instrument,
   }; // prettier-ignore
   const others: Instrument[] = [

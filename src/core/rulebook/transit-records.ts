@@ -1,5 +1,6 @@
 import { blocksOf, type BlockState } from '../transit/found';
 import { measuredIn, type MeasuredInSealant } from '../transit/sealed';
+import { instrumentNow } from '../record/instruments';
 import { KINDS } from '../record/kinds';
 import { namesIn } from '../record/packing';
 import type { Slice } from '../record/slice';
@@ -131,7 +132,7 @@ function namedIn(slice: Slice, packing: TransitPacking) {
     if (record) cables.set(id, record);
   }
   for (const id of ids.instruments) {
-    const record = slice.get('instrument', id);
+    const record = instrumentNow(slice, id);
     if (record) instruments.set(id, record);
   }
   return { cables, instruments };

@@ -35,7 +35,12 @@ export function commandWords(slice: Slice, command: AnyCommand): string {
   }
 }
 
-const VERB: Record<string, string> = { add: 'New', edit: 'Change of', remove: 'Removal of' };
+const VERB: Record<string, string> = {
+  lend: 'Lending of',
+  add: 'New',
+  edit: 'Change of',
+  remove: 'Removal of',
+};
 
 const OTHER: Record<string, string> = {
   'site.add': 'New site',

@@ -7,6 +7,7 @@ import type { Id } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { SiteStore } from '../../store/site-store';
 import { listedSites, listSite, type App } from '../app';
+import { follow } from '../instruments/register';
 import { lookOf } from '../../shapes/letters';
 import { parseCommand } from '../../shapes/parse';
 
@@ -97,6 +98,8 @@ function acceptForSite(app: Taking, site: Id | null, given: readonly Given[]): C
   const told = changes.filter(({ table }) => table !== 'frozen');
   app.events.news({ site: store.id, after, seq, head: hash, changes: told });
   app.refresher.touch(store.id);
+  if (changes.some(({ table }) => table === 'instrument'))
+    follow(app, store, changes, given.at(-1)!.person.name);
   return answers;
 }
 

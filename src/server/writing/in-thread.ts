@@ -1,8 +1,10 @@
 import { Worker } from 'node:worker_threads';
+import { InputError } from '../../core/quantity/error';
+import { Refusal } from '../../core/record/commands';
 import { DatabaseError } from '../../store/open';
 import type { App } from '../app';
 import type { CommandAnswer } from '../commands/accept';
-import type { Asked, Said, ThreadData } from './messages';
+import type { Asked, Fault, Said, ThreadData } from './messages';
 import type { Writer } from './writer';
 
 /** Somebody who waits for an answer. */
@@ -48,6 +50,8 @@ export function writerInThread(app: App, file: string, data: ThreadData): Writer
   return {
     accept: async (values, person) => (await ask({ ask: 'accept', values, person }))!,
     addPhoto: async (site, photo, sent) => void (await ask({ ask: 'photo', site, photo, sent })),
+    keepInstrument: async (value, person) => (await ask({ ask: 'keep-instrument', value, person }))!,
+    lend: async (instrument, site, person) => (await ask({ ask: 'lend', instrument, site, person }))!,
     list: async () => void (await ask({ ask: 'list' })),
     end: async () => {
       ending = true;
@@ -58,7 +62,8 @@ export function writerInThread(app: App, file: string, data: ThreadData): Writer
 }
 
 /** The same error on this side. */
-function errorOf({ name, message, code }: Extract<Said, { fault: unknown }>['fault']): Error {
-  const error = name === 'DatabaseError' ? new DatabaseError(message) : new Error(message);
-  return Object.assign(error, { code });
+function errorOf({ name, message, code, field = '' }: Fault): Error {
+  if (name === 'InputError') return new InputError(field, message);
+  if (name === 'Refusal') return new Refusal(code as Refusal['code'], field, message);
+  return Object.assign(name === 'DatabaseError' ? new DatabaseError(message) : new Error(message), { code });
 }

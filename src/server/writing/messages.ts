@@ -8,14 +8,24 @@ import type { RefreshProgress } from '../commands/refresher';
 export type Asked = { number: number } & (
   | { ask: 'accept'; values: readonly unknown[]; person: Person }
   | { ask: 'photo'; site: Id; photo: Photo; sent: string }
+  | { ask: 'keep-instrument'; value: unknown; person: Person }
+  | { ask: 'lend'; instrument: Id; site: Id; person: Person }
   | { ask: 'list' }
   | { ask: 'end' }
 );
 
+/** Why something failed, as far as the other thread has to know. */
+export interface Fault {
+  name: string;
+  message: string;
+  code: string | undefined;
+  field: string | undefined;
+}
+
 /** What it says: an answer, a fault, or something that happened. */
 export type Said =
   | { number: number; answers: CommandAnswer[] | null }
-  | { number: number; fault: { name: string; message: string; code: string | undefined } }
+  | { number: number; fault: Fault }
   | { news: JournalEvent }
   | { refreshing: RefreshProgress };
 

@@ -1,5 +1,7 @@
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
+import { InputError } from '../../core/quantity/error';
+import { isRefusal } from '../../core/record/commands';
 import { Installation, INSTALLATION_DB } from '../../store/installation';
 import { leaveCheckpoints, DatabaseError } from '../../store/open';
 import { replicaOf } from '../../store/replicating';
@@ -7,8 +9,9 @@ import { SiteStores } from '../../store/site-stores';
 import { listedSites } from '../app';
 import { clockFrom } from '../clock';
 import { acceptRequests, type CommandAnswer, type Taking } from '../commands/accept';
+import { bringUpRegister, keepInstrument, lendInstrument } from '../instruments/register';
 import { Refresher } from '../commands/refresher';
-import type { Asked, Said, ThreadData } from './messages';
+import type { Asked, Fault, Said, ThreadData } from './messages';
 
 /** Commands that one transaction takes at most, so that nobody waits for long. */
 const MOST_TOGETHER = 400;
@@ -32,6 +35,7 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   };
   heed();
   const heeding = setInterval(heed, HEED_MS);
+  bringUpRegister(app);
   for (const id of sites.ids()) touchStale(app, id);
   const queue: Accept[] = [];
   let soon = false;
@@ -58,6 +62,8 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
     }
     answer(asked.number, say, () => {
       if (asked.ask === 'photo') sites.get(asked.site)?.photos.add(asked.photo, asked.sent);
+      if (asked.ask === 'keep-instrument') return keepInstrument(app, asked.value, asked.person);
+      if (asked.ask === 'lend') return lendInstrument(app, asked.instrument, asked.site, asked.person);
       if (asked.ask === 'list') listedSites(app);
       if (asked.ask !== 'end') return null;
       end(asked.number);
@@ -115,8 +121,9 @@ function answer(
   }
 }
 
-const faultOf = (error: unknown): Extract<Said, { fault: unknown }>['fault'] => ({
-  name: error instanceof DatabaseError ? 'DatabaseError' : 'Error',
+const faultOf = (error: unknown): Fault => ({
+  name: error instanceof DatabaseError ? 'DatabaseError' : error instanceof InputError ? 'InputError' : isRefusal(error) ? 'Refusal' : 'Error', // prettier-ignore
   message: error instanceof Error ? error.message : String(error),
   code: (error as { code?: string }).code,
+  field: (error as { field?: string }).field,
 });

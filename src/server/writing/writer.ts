@@ -1,6 +1,7 @@
 import type { Id, Photo } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import { listedSites, type App } from '../app';
+import { keepInstrument, lendInstrument } from '../instruments/register';
 import { acceptCommands, type CommandAnswer } from '../commands/accept';
 
 /** Whatever is written into sites goes through here, in one order. */
@@ -9,6 +10,10 @@ export interface Writer {
   accept: (values: readonly unknown[], person: Person) => Promise<CommandAnswer[]>;
   /** Adds the row of a photo whose file is there. */
   addPhoto: (site: Id, photo: Photo, sent: string) => Promise<void>;
+  /** Writes an instrument into the register; the answers of the sites that have it. */
+  keepInstrument: (value: unknown, person: Person) => Promise<CommandAnswer[]>;
+  /** Lends an instrument of the register to a site. */
+  lend: (instrument: Id, site: Id, person: Person) => Promise<CommandAnswer[]>;
   /** Brings the list of sites up to what was written. */
   list: () => Promise<void>;
   /** Ends it, once everything that waits is written. */
@@ -19,6 +24,9 @@ export interface Writer {
 export const writerHere = (app: () => App): Writer => ({
   accept: (values, person) => Promise.resolve().then(() => acceptCommands(app(), values, person)),
   addPhoto: (site, photo, sent) => Promise.resolve(app().sites.get(site)?.photos.add(photo, sent)),
+  keepInstrument: (value, person) => Promise.resolve().then(() => keepInstrument(app(), value, person)),
+  lend: (instrument, site, person) =>
+    Promise.resolve().then(() => lendInstrument(app(), instrument, site, person)),
   list: () => Promise.resolve(void listedSites(app())),
   end: () => Promise.resolve(),
 });

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { now } from '../../client/clock';
+import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
 import { KINDS } from '../../core/record/kinds';
 import { GRADES, type Grade, type Id } from '../../core/record/types';
@@ -104,7 +105,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     views.find((view) => view.place.id === place) ?? views.find((view) => view.place.id === nextPlace(views));
   const instruments =
     active && dossier
-      ? instrumentsFor(slice.by('instrument', 'site', dossier.site.id), active.place.instruments)
+      ? instrumentsFor(currentInstruments(slice, dossier.site.id), active.place.instruments)
       : [];
   const instrument =
     instruments.find(({ id }) => id === chosenInstrument[active?.place.id ?? '']) ?? instruments[0] ?? null;

@@ -2,6 +2,7 @@ import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
+import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
 import { clocksOfSite, type Clock } from '../../core/makeoff/clocks';
 import type { Slice } from '../../core/record/slice';
@@ -146,7 +147,7 @@ function Temperature({ slice, site }: { slice: Slice; site: Id }) {
   const typed = useMeasure('temperature');
   const target = useMeasure('temperature', 18);
   const thermometer =
-    slice.by('instrument', 'site', site).find((one) => one.kind === 'thermometer' && sends(one)) ?? null;
+    currentInstruments(slice, site).find((one) => one.kind === 'thermometer' && sends(one)) ?? null;
   useEffect(() => {
     hand.hold(thermometer);
     return () => hand.hold(null);

@@ -1,6 +1,8 @@
 import { Button, Group, Modal } from '@mantine/core';
 import { useCallback, useRef, useState } from 'react';
-import { exportAddress } from '../../client/api';
+import { api, exportAddress, type ApiError } from '../../client/api';
+import { currentInstruments, registerIdOf } from '../../core/record/instruments';
+import type { Slice } from '../../core/record/slice';
 import type { DossierTable, Payloads } from '../../core/record/commands';
 import type { Tables } from '../../core/record/types';
 import { device, parameter, useDevice } from '../device';
@@ -10,6 +12,7 @@ import './dossier.css';
 import { offenceWords } from './draft';
 import { blankOf, get } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
+import { FromRegister } from './FromRegister';
 import { History } from './History';
 import { ImportPanel } from '../ImportPanel';
 import { RecordForm } from './RecordForm';
@@ -79,7 +82,7 @@ function DossierOf({ state }: ViewProps) {
           >
             {title}
             {id !== 'site' && id !== 'files' && (
-              <small className="figures">{slice.by(id, 'site', site).length}</small>
+              <small className="figures">{recordsOf(slice, id, site).length}</small>
             )}
           </button>
         ))}
@@ -209,7 +212,8 @@ function Table({ table, state, leave }: ViewProps & { table: DossierTable; leave
   const form = FORMS[table];
   const [text, setText] = useState('');
   const [open, setOpen] = useState<Open | null>(() => openedAt(table));
-  const records = slice.by(table, 'site', site) as (Tables[DossierTable] & Record<string, unknown>)[];
+  const [lending, setLending] = useState(false);
+  const records = recordsOf(slice, table, site);
   const name = (record: Tables[DossierTable]) =>
     table === 'entry' ? titleOf(slice, table, record) : form.name(record as never);
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
@@ -240,8 +244,14 @@ function Table({ table, state, leave }: ViewProps & { table: DossierTable; leave
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
+        {table === 'instrument' && (
+          <Button variant="default" onClick={() => setLending(true)}>
+            From the register
+          </Button>
+        )}
         <Button onClick={() => setOpen({ as: 'new' })}>New {form.one}</Button>
       </div>
+      {lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}
       {records.length === 0 && <p className="empty">{form.empty}</p>}
       {records.length > 0 && shown.length === 0 && (
         <p className="empty">Nothing matches. Clear the search.</p>
@@ -257,6 +267,28 @@ function Table({ table, state, leave }: ViewProps & { table: DossierTable; leave
       </ul>
     </>
   );
+}
+
+/** Records of a table as they are listed: of instruments the newest version of each. */
+const recordsOf = (slice: Slice, table: DossierTable, site: string) =>
+  (table === 'instrument'
+    ? currentInstruments(slice, site)
+    : slice.by(table, 'site', site)) as (Tables[DossierTable] & Record<string, unknown>)[];
+
+/**
+ * Keeps an instrument in the register: every site that has it gets a new version, and what was measured before stays with
+ * the one it was measured with.
+ */
+async function keepInRegister(value: Record<string, unknown>, of: string) {
+  try {
+    const { answers } = await api.keepInstrument({ ...value, id: of });
+    const refused = answers.find((one) => one.status === 'refused');
+    return refused?.status === 'refused' ? reasonOf(refused) : null;
+  } catch (error) {
+    const { message, field } = error as ApiError;
+    const unreached = (error as ApiError).status === 0;
+    return { field: field ?? 'register', message: unreached ? 'it is kept on the server, which cannot be reached now. Save again when it can; what is typed stays here.' : message }; // prettier-ignore
+  }
 }
 
 interface RecordPageProps extends ViewProps {
@@ -291,7 +323,7 @@ function startOf({ table, state, open, name }: RecordPageProps): Start | null {
   if (open.as === 'copy') {
     const of = slice.get(table, open.of) as unknown as Record<string, unknown> | null;
     if (!of) return null;
-    const { rev: _r, stamps: _t, site: _s, cableSince: _c, ...rest } = of;
+    const { rev: _r, stamps: _t, site: _s, cableSince: _c, of: _o, lentAt: _l, ...rest } = of;
     const record = { ...structuredClone(rest), id: device.id(), ...withoutName(rest) };
     const sister = name(of as never);
     return { title: `New ${form.one}, like ${sister}`, record, isNew: true, sister };
@@ -339,6 +371,11 @@ function RecordPage(props: RecordPageProps) {
   const close = () => onOpen(null);
   const save = (value: Record<string, unknown>) => {
     const set = changed(record, value);
+    if (table === 'instrument' && !isNew && !start.refused && Object.keys(set).length > 0)
+      return keepInRegister(value, registerIdOf(record as unknown as Tables['instrument'])).then((fault) => {
+        if (!fault) setTimeout(close);
+        return fault;
+      });
     const given = isNew
       ? tryGive(`${table}.add`, value as never, `The ${form.one} is added.`)
       : Object.keys(set).length === 0 && !start.refused

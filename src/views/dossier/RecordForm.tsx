@@ -11,6 +11,12 @@ import { FormProvider, type FormReach } from './form-context';
 import { emptyOf, factsIn, moved } from './proposed';
 import { Fields } from './RecordFields';
 
+/** Why a record is not kept, at the path of the field. */
+export interface SaveFault {
+  field: string;
+  message: string;
+}
+
 interface Props {
   table: DossierTable | 'site';
   fields: readonly Field[];
@@ -23,7 +29,7 @@ interface Props {
   slice: Slice;
   site: string;
   /** Keeps the record; false leaves the form open. A refusal of the records is given back by its path. */
-  onSave: (value: Record<string, unknown>) => { field: string; message: string } | null;
+  onSave: (value: Record<string, unknown>) => SaveFault | null | Promise<SaveFault | null>;
   onCancel: () => void;
   /** Told whether something is typed that is not saved. */
   onDirty?: (dirty: boolean) => void;
@@ -40,6 +46,7 @@ export function RecordForm(props: Props) {
   const [proposed, setProposed] = useState<ReadonlySet<string>>(
     () => new Set(sister === null ? [] : factsIn(fields, start)),
   );
+  const [saving, setSaving] = useState(false);
   const [stray, setStray] = useState<string[]>([]);
   const root = useRef<HTMLFormElement>(null);
   const dirty = form.isDirty() || sister !== null || props.refused !== undefined;
@@ -84,9 +91,11 @@ export function RecordForm(props: Props) {
     const found = faults();
     if (Object.keys(found).length > 0) return tell(found);
     if (proposed.size > 0) return root.current?.querySelector<HTMLElement>('[data-proposed] input, [data-proposed] select, [data-proposed] textarea')?.focus(); // prettier-ignore
-    const refusal = onSave(asSent(table, toRecord(fields, form.getValues())));
-    if (refusal) return tell({ [refusal.field]: refusal.message });
-    form.resetDirty();
+    const said = onSave(asSent(table, toRecord(fields, form.getValues())));
+    const done = (refusal: SaveFault | null) => (refusal ? tell({ [refusal.field]: refusal.message }) : form.resetDirty()); // prettier-ignore
+    if (!(said instanceof Promise)) return done(said);
+    setSaving(true);
+    void said.then(done).finally(() => setSaving(false));
   };
   /** Shows errors at their fields and takes the eye to the first; what has no field stands at the foot. */
   const tell = (found: Record<string, string>) => {
@@ -147,7 +156,9 @@ export function RecordForm(props: Props) {
             </p>
           )}
           <Group>
-            <Button type="submit">Save</Button>
+            <Button type="submit" loading={saving}>
+              Save
+            </Button>
             <Button variant="default" onClick={onCancel}>
               Cancel
             </Button>

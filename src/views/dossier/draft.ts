@@ -200,7 +200,7 @@ export function faultsOf(
 
 /** A record without what the reducer keeps. */
 export function own(record: Json): Json {
-  const { site: _s, rev: _r, stamps: _t, lastSeal: _l, cableSince: _c, ...rest } = record;
+  const { site: _s, rev: _r, stamps: _t, lastSeal: _l, cableSince: _c, of: _o, lentAt: _e, ...rest } = record;
   return rest;
 }
 

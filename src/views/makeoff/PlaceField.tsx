@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
 import type { Place } from '../../core/record/kinds';
 import { shownQuantity } from '../../core/quantity/quantity';
@@ -18,7 +19,7 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
   const [chosen, setChosen] = useState('');
-  const known = instrumentsFor(slice.by('instrument', 'site', work.site), place.instruments);
+  const known = instrumentsFor(currentInstruments(slice, work.site), place.instruments);
   const instrument = known.find(({ id }) => id === chosen) ?? known[0] ?? null;
   const nominal = nominalOf(dossier, place.id);
   const live = instrument && sends(instrument) ? instrument : null;

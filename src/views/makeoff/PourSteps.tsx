@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { now } from '../../client/clock';
+import { currentInstruments } from '../../core/record/instruments';
 import { packsOf } from '../../core/finder/schedule';
 import { compoundTimes } from '../../core/gland/compound';
 import { sends } from '../../core/instrument/simulator';
@@ -101,10 +102,8 @@ export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
 /** A temperature, typed or taken from the thermometer. */
 function Degrees({ title, measure, site }: { title: string; measure: Measure; site: string }) {
   const thermometer =
-    device
-      .state()
-      .slice.by('instrument', 'site', site)
-      .find((one) => one.kind === 'thermometer' && sends(one)) ?? null;
+    currentInstruments(device.state().slice, site).find((one) => one.kind === 'thermometer' && sends(one)) ??
+    null;
   useEffect(() => {
     hand.hold(thermometer);
     return () => hand.hold(null);

@@ -1,3 +1,4 @@
+import { currentInstruments } from '../../core/record/instruments';
 import type { Finding } from '../../core/rulebook/finding';
 import { blocksOf } from './failed-blocks';
 import { fieldOf, useMeasure } from '../../ui/measure';
@@ -49,7 +50,7 @@ export function Board({
     );
   }
   const packed = openings.map((one) => one.packed);
-  const instruments = slice.by('instrument', 'site', entry.site);
+  const instruments = currentInstruments(slice, entry.site);
   const chosen = selected
     ? openings.flatMap(({ frame, blocks }) =>
         blocks.filter((b) => keyOf({ ...b, opening: frame.label }) === keyOf(selected)),

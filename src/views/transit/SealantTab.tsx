@@ -9,6 +9,7 @@ import {
 } from '@dnd-kit/core';
 import { Button } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
+import { currentInstruments } from '../../core/record/instruments';
 import { greedyPack } from '../../core/transit/pack/pack';
 import { packCable, pickList, packedFrom } from '../../core/transit/planned';
 import { sealantNeed } from '../../core/transit/sealant';
@@ -37,7 +38,7 @@ interface Props {
 export function SealantTab({ slice, dossier, sheet, onChange }: Props) {
   const sealant = sheet.sealant!;
   const openings = dossier.transit?.openings ?? [];
-  const calipers = slice.by('instrument', 'site', dossier.site.id).filter(({ kind }) => kind === 'caliper');
+  const calipers = currentInstruments(slice, dossier.site.id).filter(({ kind }) => kind === 'caliper');
   const replace = (label: string, change: (opening: PackedOpening) => PackedOpening) =>
     onChange(openings.map(({ packed }) => (packed.label === label ? change(packed) : packed)));
   return (

@@ -1,4 +1,4 @@
-import type { Base, Range } from './base';
+import type { Base, Id, Range } from './base';
 
 export const INSTRUMENT_KINDS = [
   'caliper',
@@ -27,6 +27,10 @@ export interface Calibration {
   certificate: string;
 }
 
+/**
+ * An instrument as a site has it: a version, as it stood when the installation lent it. A recalibration is lent as a new
+ * version; what was measured before points to the one it was measured with.
+ */
 export interface Instrument extends Base {
   tag: string;
   kind: InstrumentKind;
@@ -46,4 +50,8 @@ export interface Instrument extends Base {
   pooledPlaces: number | null;
   /** A simulated instrument can send by itself. */
   simulated: boolean;
+  /** The instrument of the register that this is a version of; null: its own id, for the first. */
+  of: Id | null;
+  /** When it was lent to the site; null for the first version. */
+  lentAt: string | null;
 }
