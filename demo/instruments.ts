@@ -6,6 +6,12 @@ export function instruments(prefix: string, today: string): DossierFields['instr
   return records(prefix, today).map((one) => ({ ...one, calibrations: history(one, today) }));
 }
 
+/** One that lies in the store: in the register, lent to no site yet. */
+export function spareCaliper(today: string): DossierFields['instrument'] {
+  const [caliper] = instruments('spare', today);
+  return { ...caliper!, id: 'spare-caliper-12', tag: 'Caliper 12', calibration: 'CAL 2212' };
+}
+
 /** Three calibrations, a year and a half apart, the newest to its date; none was found to have run out. */
 function history({ calibratedUntil, calibration }: Row, today: string): Instrument['calibrations'] {
   const [first, second] = [addDays(calibratedUntil, -1100), addDays(calibratedUntil, -550)];

@@ -2,8 +2,9 @@ import { dayIn } from '../src/core/record/calendar';
 import type { AnyCommand, DossierFields } from '../src/core/record/commands';
 import type { App } from '../src/server/app';
 import { acceptCommands } from '../src/server/commands/accept';
+import { keepInstrument } from '../src/server/instruments/register';
 import { signIn } from '../src/server/http/session';
-import { instruments } from './instruments';
+import { instruments, spareCaliper } from './instruments';
 import { MARROWICK } from './marrowick';
 import { addMineral } from './mineral';
 import { mineralCableOf } from './mineral-cables';
@@ -28,6 +29,7 @@ export const SEEDED = 'seeded-by-demo';
 export function seedDemo(app: App): void {
   app.installation.settings.set(SEEDED, app.clock().toISOString());
   for (const name of PEOPLE) signIn(app, name);
+  keepInstrument(app, spareCaliper(dayIn(app.clock().toISOString(), MARROWICK.site.timeZone)), SPARE_KEEPER);
   for (const spec of SITES) {
     const { commands } = scriptOf(spec, app.clock());
     for (const [by, some] of inBatches(commands)) {
@@ -38,6 +40,9 @@ export function seedDemo(app: App): void {
     }
   }
 }
+
+/** Who entered what lies in the store. */
+const SPARE_KEEPER = { id: 'demo', name: 'R. Tarn' };
 
 /** Commands that one request carries. */
 const BATCH = 200;

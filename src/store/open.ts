@@ -5,7 +5,9 @@ import { join } from 'node:path';
 export type Db = Database.Database;
 
 /** A database that cannot be used; the message says what to do. */
-export class DatabaseError extends Error {}
+export class DatabaseError extends Error {
+  override name = 'DatabaseError';
+}
 
 /**
  * Opens a database file and brings it to the newest migration.

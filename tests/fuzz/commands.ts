@@ -31,6 +31,8 @@ function samples(today: Date): AnyCommand[] {
   });
   for (const edit of edits) if (!byKind.has(edit.kind)) byKind.set(edit.kind, edit);
   const any = [...byKind.values()][0]!;
+  const { payload: instrument } = byKind.get('instrument.add') as { payload: { id: string } };
+  byKind.set('instrument.lend', { ...any, kind: 'instrument.lend', payload: { ...instrument, id: 'lent', of: instrument.id } } as AnyCommand); // prettier-ignore
   byKind.set('undo', { ...any, kind: 'undo', payload: { command: 'none' } });
   return [...byKind.values()];
 }

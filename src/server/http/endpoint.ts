@@ -1,9 +1,9 @@
 import type { APIContext, APIRoute } from 'astro';
-import { InputError } from '../../core/quantity/error';
+import type { InputError } from '../../core/quantity/error';
 import { isRefusal } from '../../core/record/commands';
 import type { Tables } from '../../core/record/types';
 import type { Person } from '../../store/people';
-import { DatabaseError } from '../../store/open';
+import type { DatabaseError } from '../../store/open';
 import type { SiteStore } from '../../store/site-store';
 import type { App } from '../app';
 import { HttpError } from './error';
@@ -71,11 +71,15 @@ export function needSite({ app, params }: Call): { store: SiteStore; site: Table
   return { store, site };
 }
 
+/** By name, not class: pages, server and threads are bundled apart, and each may throw its own copy of the class. */
+const isNamed = <E extends Error>(error: unknown, name: string): error is E =>
+  error instanceof Error && error.name === name;
+
 function failure(error: unknown): Response {
-  if (error instanceof HttpError) return errorBody(error.status, error.code, error.field, error.message);
-  if (error instanceof InputError) return errorBody(422, 'invalid', error.field, error.message);
+  if (isNamed<HttpError>(error, 'HttpError')) return errorBody(error.status, error.code, error.field, error.message); // prettier-ignore
+  if (isNamed<InputError>(error, 'InputError')) return errorBody(422, 'invalid', error.field, error.message);
   if (isRefusal(error)) return errorBody(409, error.code, error.field, error.message);
-  if (error instanceof DatabaseError) return errorBody(503, 'damaged', null, error.message);
+  if (isNamed<DatabaseError>(error, 'DatabaseError')) return errorBody(503, 'damaged', null, error.message);
   if (isDiskFull(error)) return errorBody(507, 'disk-full', null, 'The disk of the server is full. Nothing was changed and nothing is lost; it goes on by itself once there is room.'); // prettier-ignore
   console.error(error);
   return errorBody(500, 'fault', null, 'The server failed on this request. Nothing was changed; try again.');

@@ -8,5 +8,6 @@ export class HttpError extends Error {
   ) {
     super(message);
     this.name = 'HttpError';
+    this.name = 'HttpError';
   }
 }

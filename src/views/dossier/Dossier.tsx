@@ -9,7 +9,7 @@ import { device, parameter, useDevice } from '../device';
 import { give, tryGive } from '../give';
 import { Root, type ViewProps } from '../Root';
 import './dossier.css';
-import { offenceWords } from './draft';
+import { offenceWords, own } from './draft';
 import { blankOf, get } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 import { FromRegister } from './FromRegister';
@@ -372,10 +372,12 @@ function RecordPage(props: RecordPageProps) {
   const save = (value: Record<string, unknown>) => {
     const set = changed(record, value);
     if (table === 'instrument' && !isNew && !start.refused && Object.keys(set).length > 0)
-      return keepInRegister(value, registerIdOf(record as unknown as Tables['instrument'])).then((fault) => {
-        if (!fault) setTimeout(close);
-        return fault;
-      });
+      return keepInRegister(own(value), registerIdOf(record as unknown as Tables['instrument'])).then(
+        (fault) => {
+          if (!fault) setTimeout(close);
+          return fault;
+        },
+      );
     const given = isNew
       ? tryGive(`${table}.add`, value as never, `The ${form.one} is added.`)
       : Object.keys(set).length === 0 && !start.refused

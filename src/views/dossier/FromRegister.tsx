@@ -1,4 +1,4 @@
-import { Alert, Button, Modal, Table, TextInput } from '@mantine/core';
+import { Alert, Button, Modal, Stack, Table, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { api, ApiError, type RegisterRow } from '../../client/api';
 import { currentInstruments, registerIdOf } from '../../core/record/instruments';
@@ -20,8 +20,7 @@ export function FromRegister({ slice, site, onDone }: { slice: Slice; site: Id; 
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const elsewhere = (rows ?? []).filter(({ instrument }) => !here.has(instrument.id));
   const shown = elsewhere.filter(({ instrument, sites }) => {
-    const all =
-      `${instrument.tag} ${instrument.kind} ${sites.map(({ name }) => name).join(' ')}`.toLowerCase();
+    const all = `${instrument.tag} ${instrument.kind} ${whereWords(sites)}`.toLowerCase();
     return words.every((word) => all.includes(word));
   });
   const lend = async (id: Id) => {
@@ -39,56 +38,64 @@ export function FromRegister({ slice, site, onDone }: { slice: Slice; site: Id; 
   };
   return (
     <Modal opened onClose={onDone} title="Lend an instrument to this site" size="lg">
-      {fault && (
-        <Alert role="alert" title="Not lent">
-          {fault}
-        </Alert>
-      )}
-      {rows !== null && elsewhere.length === 0 && (
-        <p className="empty">
-          Every instrument of the register is at this site already. Add a new one with New instrument.
-        </p>
-      )}
-      {rows === null && !fault && <p>Opening the register …</p>}
-      {elsewhere.length > 0 && (
-        <>
-          <TextInput
-            type="search"
-            aria-label="Search the register"
-            placeholder="Search"
-            value={text}
-            onChange={(event) => setText(event.currentTarget.value)}
-            data-autofocus
-          />
-          {shown.length === 0 && <p className="empty">Nothing matches. Clear the search.</p>}
-          <Table.ScrollContainer minWidth={420} mah="60vh">
-            <Table verticalSpacing="xs">
-              <Table.Tbody>
-                {shown.map(({ instrument, sites }) => (
-                  <Table.Tr key={instrument.id}>
-                    <Table.Td>
-                      <b>{instrument.tag}</b>
-                      <br />
-                      <span className="quiet">
-                        {instrument.kind.replaceAll('-', ' ')}, calibrated until{' '}
-                        {day(instrument.calibratedUntil)}
-                      </span>
-                    </Table.Td>
-                    <Table.Td className="quiet">
-                      {sites.length > 0 ? `at ${sites.map(({ name }) => name).join(', ')}` : 'at no site'}
-                    </Table.Td>
-                    <Table.Td ta="right">
-                      <Button loading={lending === instrument.id} onClick={() => void lend(instrument.id)}>
-                        Lend
-                      </Button>
-                    </Table.Td>
-                  </Table.Tr>
-                ))}
-              </Table.Tbody>
-            </Table>
-          </Table.ScrollContainer>
-        </>
-      )}
+      <Stack gap="sm">
+        {fault && (
+          <Alert role="alert" title="Not lent">
+            {fault}
+          </Alert>
+        )}
+        {rows !== null && elsewhere.length === 0 && (
+          <p className="empty">
+            Every instrument of the register is at this site already. Add a new one with New instrument.
+          </p>
+        )}
+        {rows === null && !fault && <p>Opening the register …</p>}
+        {elsewhere.length > 0 && (
+          <>
+            <TextInput
+              type="search"
+              aria-label="Search the register"
+              placeholder="Search"
+              value={text}
+              onChange={(event) => setText(event.currentTarget.value)}
+              data-autofocus
+            />
+            {shown.length === 0 && <p className="empty">Nothing matches. Clear the search.</p>}
+            <Table.ScrollContainer minWidth={420} mah="60vh">
+              <Table verticalSpacing="xs" withRowBorders>
+                <Table.Tbody>
+                  {shown.map(({ instrument, sites }) => (
+                    <Table.Tr key={instrument.id}>
+                      <Table.Td>
+                        <b>{instrument.tag}</b>
+                        <br />
+                        <span className="quiet">
+                          {instrument.kind.replaceAll('-', ' ')}, calibrated until{' '}
+                          {day(instrument.calibratedUntil)}
+                        </span>
+                      </Table.Td>
+                      <Table.Td className="quiet">{whereWords(sites)}</Table.Td>
+                      <Table.Td ta="right">
+                        <Button
+                          variant="default"
+                          loading={lending === instrument.id}
+                          onClick={() => void lend(instrument.id)}
+                        >
+                          Lend
+                        </Button>
+                      </Table.Td>
+                    </Table.Tr>
+                  ))}
+                </Table.Tbody>
+              </Table>
+            </Table.ScrollContainer>
+          </>
+        )}
+      </Stack>
     </Modal>
   );
 }
+
+/** Where an instrument is, as it is shown and searched. */
+const whereWords = (sites: RegisterRow['sites']): string =>
+  sites.length > 0 ? `at ${sites.map(({ name }) => name).join(', ')}` : 'at no site';
