@@ -2,7 +2,7 @@ import { accessSync, constants, existsSync, mkdirSync, rmSync, writeFileSync } f
 import { join } from 'node:path';
 import type { Id } from '../core/record/types';
 import { holdFolder, type FolderLock } from '../store/folder-lock';
-import { Installation, INSTALLATION_DB, type ListedSite } from '../store/installation';
+import { Installation, INSTALLATION_DB } from '../store/installation';
 import type { SiteStore } from '../store/site-store';
 import { SiteStores } from '../store/site-stores';
 import { DatabaseError, leaveCheckpoints } from '../store/open';
@@ -11,7 +11,10 @@ import { takeApart } from '../store/take-apart';
 import type { Clock } from './clock';
 import { EventHub } from './events';
 import { InstrumentHost } from './instruments/host';
+import type { Taking } from './commands/accept';
 import { Refresher } from './commands/refresher';
+import { follow } from './instruments/register';
+import { listedSites, listSafely } from './site-list';
 import { doneHere, type Jobs } from './jobs/job';
 import { writerHere, type Writer } from './writing/writer';
 
@@ -26,6 +29,7 @@ export interface App {
   writer: Writer;
   /** Judges again what commands have touched. */
   refresher: Refresher;
+  heard: Taking['heard'];
   /** Does work that grows with its input. */
   jobs: Jobs;
   /** The clock was set by hand, so pages take their time from the server. */
@@ -69,6 +73,7 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
         instruments,
         writer: writerHere(() => app),
         refresher: new Refresher(sites, clock),
+        heard: (store, changes, by) => follow(app, store, changes, by),
         jobs: doneHere,
         testClock,
         changed: new Set<Id>(),
@@ -119,36 +124,7 @@ function needFolder(folder: string): void {
 function listAll(app: App): void {
   const there = new Set(app.sites.ids());
   for (const { id } of app.installation.sites()) if (!there.has(id)) app.installation.unlist(id);
-  for (const id of there) listWhole(app, id);
-}
-
-/** Lists a site; one whose file is damaged stays in the list as it was, and is named. */
-function listWhole(app: Listing, id: Id): void {
-  try {
-    listSite(app, id);
-  } catch (error) {
-    if (!(error instanceof DatabaseError)) throw error;
-    app.changed.delete(id);
-    console.error(error.message);
-  }
-}
-
-/** What the list of sites is made with. */
-type Listing = Pick<App, 'installation' | 'sites' | 'changed'>;
-
-/** The sites as they are now, by name. */
-export function listedSites(app: Listing): ListedSite[] {
-  for (const id of app.changed) listWhole(app, id);
-  return app.installation.sites();
-}
-
-/** Lists a site as it is now. */
-export function listSite({ installation, sites, changed }: Listing, id: Id): void {
-  changed.delete(id);
-  const store = sites.get(id);
-  const site = store?.site;
-  if (store && site) installation.list(id, site.name, store.summary());
-  else installation.unlist(id);
+  for (const id of there) listSafely(app, id);
 }
 
 /**

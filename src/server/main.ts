@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { heedReplication, listedSites, openApp, type App } from './app';
+import { heedReplication, openApp, type App } from './app';
+import { listedSites } from './site-list';
 import { clockFrom, type Clock } from './clock';
 import { hostNames, isOwnMachine } from './http/guard';
 import { writerInThread } from './writing/in-thread';
@@ -62,7 +63,7 @@ async function writeBeside(app: App): Promise<void> {
   listedSites(app);
   app.sites.onlyRead();
   const data = { folder: app.folder, migrations: join(DIST, 'migrations'), now: process.env.YENDRAL_NOW };
-  app.writer = writerInThread(app, join(DIST, 'cli', 'writer.mjs'), data);
+  app.writer = writerInThread(app.events, join(DIST, 'cli', 'writer.mjs'), data);
   // It has opened its files before the first command comes.
   await app.writer.list();
 }

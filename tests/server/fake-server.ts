@@ -1,6 +1,7 @@
 import { ulid } from 'ulid';
 import { recordsWith } from '../../src/core/rulebook/sound-entry.test.data';
-import { closeApp, listedSites, openApp, type App } from '../../src/server/app';
+import { closeApp, openApp, type App } from '../../src/server/app';
+import { listedSites } from '../../src/server/site-list';
 import { clockFrom } from '../../src/server/clock';
 import { acceptCommands } from '../../src/server/commands/accept';
 import { commandsAfter, snapshotOf } from '../../src/server/sync';

@@ -6,8 +6,9 @@ import type { RecordChange } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { SiteStore } from '../../store/site-store';
-import { listedSites, listSite, type App } from '../app';
-import { follow } from '../instruments/register';
+import type { Clock } from '../clock';
+import { listedSites, listSite, type Listing } from '../site-list';
+import type { JournalEvent } from '../../core/record/snapshot';
 import { lookOf } from '../../shapes/letters';
 import { parseCommand } from '../../shapes/parse';
 
@@ -30,9 +31,14 @@ export type CommandAnswer =
   | { id: Id | null; status: 'refused'; code: string; field: string; message: string };
 
 /** What commands are taken with. */
-export type Taking = Pick<App, 'installation' | 'sites' | 'clock' | 'changed' | 'refresher'> & {
-  events: Pick<App['events'], 'news'>;
-};
+export interface Taking extends Listing {
+  clock: Clock;
+  events: { news: (event: JournalEvent) => void };
+  /** Told that entries of a site are stale. */
+  refresher: { touch: (site: Id) => void };
+  /** Told what was written, after it was. */
+  heard: (store: SiteStore, changes: readonly RecordChange[], by: string) => void;
+}
 
 /** What one person sends at once. */
 export interface Request {
@@ -98,8 +104,7 @@ function acceptForSite(app: Taking, site: Id | null, given: readonly Given[]): C
   const told = changes.filter(({ table }) => table !== 'frozen');
   app.events.news({ site: store.id, after, seq, head: hash, changes: told });
   app.refresher.touch(store.id);
-  if (changes.some(({ table }) => table === 'instrument'))
-    follow(app, store, changes, given.at(-1)!.person.name);
+  app.heard(store, changes, given.at(-1)!.person.name);
   return answers;
 }
 

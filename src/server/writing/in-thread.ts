@@ -2,7 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { InputError } from '../../core/quantity/error';
 import { Refusal } from '../../core/record/commands';
 import { DatabaseError } from '../../store/open';
-import type { App } from '../app';
+import type { EventHub } from '../events';
 import type { CommandAnswer } from '../commands/accept';
 import type { Asked, Fault, Said, ThreadData } from './messages';
 import type { Writer } from './writer';
@@ -21,14 +21,14 @@ type Ask = Asked extends infer A ? (A extends unknown ? Omit<A, 'number'> : neve
  *
  * @param file the bundled thread
  */
-export function writerInThread(app: App, file: string, data: ThreadData): Writer {
+export function writerInThread(events: EventHub, file: string, data: ThreadData): Writer {
   const worker = new Worker(file, { workerData: data });
   const waiting = new Map<number, Waiting>();
   let next = 0;
   let ending = false;
   worker.on('message', (said: Said) => {
-    if ('news' in said) return app.events.news(said.news);
-    if ('refreshing' in said) return app.events.send('refreshing', said.refreshing, said.refreshing.site);
+    if ('news' in said) return events.news(said.news);
+    if ('refreshing' in said) return events.send('refreshing', said.refreshing, said.refreshing.site);
     const one = waiting.get(said.number);
     waiting.delete(said.number);
     if ('answers' in said) one?.resolve(said.answers);

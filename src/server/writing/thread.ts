@@ -6,10 +6,10 @@ import { Installation, INSTALLATION_DB } from '../../store/installation';
 import { leaveCheckpoints, DatabaseError } from '../../store/open';
 import { replicaOf } from '../../store/replicating';
 import { SiteStores } from '../../store/site-stores';
-import { listedSites } from '../app';
+import { listedSites } from '../site-list';
 import { clockFrom } from '../clock';
 import { acceptRequests, type CommandAnswer, type Taking } from '../commands/accept';
-import { bringUpRegister, keepInstrument, lendInstrument } from '../instruments/register';
+import { bringUpRegister, follow, keepInstrument, lendInstrument } from '../instruments/register';
 import { Refresher } from '../commands/refresher';
 import type { Asked, Fault, Said, ThreadData } from './messages';
 
@@ -27,7 +27,9 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   const sites = new SiteStores(join(folder, 'sites'), join(migrations, 'site'), () => clock().toISOString());
   const refresher = new Refresher(sites, clock, (refreshing) => say({ refreshing }));
   const installation = Installation.open(join(folder, INSTALLATION_DB), join(migrations, 'installation'));
-  const app: Taking = { installation, sites, clock, changed: new Set(), refresher, events: { news: (news) => say({ news }) } }; // prettier-ignore
+  const app: Taking = { installation, sites, clock, changed: new Set(), refresher, events: { news: (news) => say({ news }) },
+    heard: (store, changes, by) => follow(app, store, changes, by),
+  }; // prettier-ignore
   const heed = () => {
     const left = replicaOf(folder) !== null;
     sites.leaveCheckpoints(left);

@@ -1,8 +1,8 @@
 import type { Id, Photo } from '../../core/record/types';
 import type { Person } from '../../store/people';
-import { listedSites, type App } from '../app';
+import { listedSites } from '../site-list';
 import { keepInstrument, lendInstrument } from '../instruments/register';
-import { acceptCommands, type CommandAnswer } from '../commands/accept';
+import { acceptCommands, type CommandAnswer, type Taking } from '../commands/accept';
 
 /** Whatever is written into sites goes through here, in one order. */
 export interface Writer {
@@ -21,7 +21,7 @@ export interface Writer {
 }
 
 /** Writing in the caller's own thread, as a program of one task does. */
-export const writerHere = (app: () => App): Writer => ({
+export const writerHere = (app: () => Taking): Writer => ({
   accept: (values, person) => Promise.resolve().then(() => acceptCommands(app(), values, person)),
   addPhoto: (site, photo, sent) => Promise.resolve(app().sites.get(site)?.photos.add(photo, sent)),
   keepInstrument: (value, person) => Promise.resolve().then(() => keepInstrument(app(), value, person)),

@@ -1,5 +1,6 @@
 import { endpoint, json } from '../../../server/http/endpoint';
-import { listedSites, type App } from '../../../server/app';
+import { type App } from '../../../server/app';
+import { listedSites } from '../../../server/site-list';
 
 export const prerender = false;
 
