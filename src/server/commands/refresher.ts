@@ -7,6 +7,8 @@ const GATHER_MS = 250;
 /** How long judging may go on before commands have their turn, and how long they have it, ms. */
 const GO_MS = 15;
 const PAUSE_MS = 5;
+/** How long it waits where the disk does not let it, ms. */
+const RETRY_MS = 5000;
 
 /** How far judging a site again has come. */
 export interface RefreshProgress {
@@ -34,13 +36,24 @@ export class Refresher {
 
   #run(): void {
     this.#timer = null;
-    for (const site of [...this.#touched]) {
+    let failed = false;
+    for (const site of [...this.#touched]) if (!this.#settleSome(site)) failed = true;
+    const wait = failed ? RETRY_MS : PAUSE_MS;
+    if (this.#touched.size > 0) this.#timer = setTimeout(() => this.#run(), wait).unref();
+  }
+
+  /** False where the disk or the file does not let it: what is stale stays marked, and is tried again. */
+  #settleSome(site: Id): boolean {
+    try {
       const left = this.sites.get(site)?.settle(this.clock().toISOString(), GO_MS) ?? 0;
       if (left === 0) this.#touched.delete(site);
       // A few are done at once; more than that takes a while, and is told.
       if (left > 0 || this.#long.has(site)) this.#tell(site, left);
+      return true;
+    } catch (error) {
+      console.error(`Judging again waits: ${(error as Error).message}`);
+      return false;
     }
-    if (this.#touched.size > 0) this.#timer = setTimeout(() => this.#run(), PAUSE_MS).unref();
   }
 
   readonly #long = new Set<Id>();
