@@ -1,4 +1,4 @@
-import { EXPORTS, exportOf, type ExportName } from '../server/files/export';
+import { EXPORTS, exportText, type ExportName } from '../server/files/export';
 import { dataFolder, environmentClock, run } from '../server/main';
 import { readingSite } from '../server/reading';
 
@@ -10,6 +10,6 @@ void run(async () => {
   }
   const at = environmentClock()().toISOString();
   process.stdout.write(
-    readingSite(dataFolder(), wanted, (store) => exportOf(store, name as ExportName, at).text),
+    readingSite(dataFolder(), wanted, (store) => exportText(store, name as ExportName, at)),
   );
 });

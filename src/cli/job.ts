@@ -1,11 +1,17 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { perform, type Job } from '../server/jobs/job';
-import type { JobAnswer } from '../server/jobs/workers';
+import { perform } from '../server/jobs/job';
+import { MOST_WAITING, type JobData, type JobSaid } from '../server/jobs/workers';
 
-/** One job, in a worker of the server. */
-const say = (answer: JobAnswer) => parentPort!.postMessage(answer);
+/** One job, in a worker of the server. It goes no faster than its answer is read. */
+const { job, waiting } = workerData as JobData;
+const say = (said: JobSaid) => parentPort!.postMessage(said);
 try {
-  say({ text: perform(workerData as Job) });
+  perform(job, (piece) => {
+    for (let many = Atomics.load(waiting, 0); many >= MOST_WAITING; many = Atomics.load(waiting, 0)) Atomics.wait(waiting, 0, many); // prettier-ignore
+    Atomics.add(waiting, 0, 1);
+    say(piece);
+  });
+  say({ end: true });
 } catch (error) {
   say({ fault: error instanceof Error ? (error.stack ?? error.message) : String(error) });
 }

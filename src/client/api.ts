@@ -146,8 +146,8 @@ export const api = {
       body: bytes,
       signal: AbortSignal.timeout(120_000),
     }),
-  previewImport: (site: Id, kind: string, file: Blob, signal?: AbortSignal) =>
-    request<ImportPreview>(`/api/sites/${site}/import/${kind}/`, hasFaults, {
+  previewImport: (site: Id, kind: string, file: Blob, task: string, signal?: AbortSignal) =>
+    request<ImportPreview>(`/api/sites/${site}/import/${kind}/?task=${task}`, hasFaults, {
       method: 'POST',
       body: file,
       signal,
@@ -169,6 +169,23 @@ export const api = {
 
 /** Address of a stored photo of a site. */
 export const photoAddress = (site: Id, id: Id): string => `/api/sites/${site}/photos/${id}/`;
+
+/**
+ * An export as a file.
+ *
+ * @throws ApiError when the server refuses it, is not reached, or breaks off
+ */
+export async function fetchExport(site: Id, name: string, task: string, signal: AbortSignal): Promise<Blob> {
+  let response: Response;
+  try {
+    response = await fetch(`${exportAddress(site, name)}?task=${task}`, { signal });
+    if (response.ok) return await response.blob();
+  } catch {
+    throw new ApiError(0, 'unreached', 'The server cannot be reached, or its answer broke off. Try again.');
+  }
+  const { error } = (parsed(await response.text()) ?? {}) as { error?: { code: string; message: string } };
+  throw new ApiError(response.status, error?.code ?? 'fault', error?.message ?? `The server answered ${response.status}. Try again.`); // prettier-ignore
+}
 
 /** Address of an export of a site. */
 export const exportAddress = (site: Id, name: string): string => `/api/sites/${site}/export/${name}/`;

@@ -1,11 +1,13 @@
 import type { InstrumentLine } from '../core/instrument/line';
-import type { JournalEvent } from '../core/record/snapshot';
+import type { JournalEvent, TaskProgress } from '../core/record/snapshot';
 import type { Id } from '../core/record/types';
 
 /** What the one event stream brings. */
 export interface EventHandlers {
   instrument: (line: InstrumentLine) => void;
   journal: (news: JournalEvent) => void;
+  /** How far a long request of this page is. */
+  task: (progress: TaskProgress) => void;
   /** Whether the stream is open. */
   open: (open: boolean) => void;
 }
@@ -60,6 +62,7 @@ export class EventsClient {
       });
     hear('instrument', (data) => handlers.instrument(JSON.parse(data) as InstrumentLine));
     hear('journal', (data) => handlers.journal(JSON.parse(data) as JournalEvent));
+    hear('task', (data) => handlers.task(JSON.parse(data) as TaskProgress));
     hear('alive', () => undefined);
     source.onopen = () => handlers.open(true);
     source.onerror = () => {

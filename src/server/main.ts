@@ -6,6 +6,7 @@ import { listedSites } from './site-list';
 import { clockFrom, type Clock } from './clock';
 import { hostNames, isOwnMachine } from './http/guard';
 import { writerInThread } from './writing/in-thread';
+import { wholeOf } from './jobs/job';
 import { workerJobs } from './jobs/workers';
 import type { Damage } from './keep/verify';
 import { createHttpServer, listen, stop, type PageHandler, type Tls } from './http/server';
@@ -70,7 +71,7 @@ async function writeBeside(app: App): Promise<void> {
 
 /** Looks through every database beside the server's own thread, and names what is damaged. */
 async function lookThrough({ jobs, folder }: App): Promise<void> {
-  const damages = JSON.parse(await jobs({ do: 'quick-check', folder })) as Damage[];
+  const damages = JSON.parse(await wholeOf(jobs({ do: 'quick-check', folder }))) as Damage[];
   for (const { where, what } of damages) console.error(`${where} ${what}`);
   console.log(
     damages.length === 0

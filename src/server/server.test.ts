@@ -9,7 +9,7 @@ import { closeApp, openApp, type App } from './app';
 import { clockFrom } from './clock';
 import { acceptCommands } from './commands/accept';
 import { EventHub } from './events';
-import { EXPORTS, exportOf } from './files/export';
+import { EXPORTS, exportPieces, exportText, typeOf } from './files/export';
 import { previewImport } from './files/import';
 import { schemaFaults } from './files/schema';
 import { exportSite, readSiteFile } from './files/site-file';
@@ -149,8 +149,22 @@ describe('site files', () => {
     expect(read.slice.get('cable', 'k')).toEqual(file.cable[0]);
     expect(file.cable[0]).not.toHaveProperty('rev');
   });
+  it('are written piece by piece, with how far it is, and are the same in the end', () => {
+    expect(exportText(store(), 'site.json', AT)).toBe(
+      `${JSON.stringify(exportSite(store(), AT), null, 2)}\n`,
+    );
+    const pieces = [...exportPieces(store(), 'findings.json', AT)];
+    const { length } = store().records.all('entry');
+    expect(pieces.filter((piece) => 'done' in piece).at(-1)).toEqual({ done: length, of: length });
+    const text = exportText(store(), 'findings.json', AT);
+    const whole = JSON.parse(text) as { rows: unknown[] };
+    expect(whole.rows.length).toBeGreaterThan(10);
+    expect(text).toBe(`${JSON.stringify(whole, null, 2)}\n`);
+    const defects = exportText(store(), 'defects.json', AT);
+    expect(defects).toBe(`${JSON.stringify(JSON.parse(defects), null, 2)}\n`);
+  });
   it.each(EXPORTS)('%s can be written for an empty ledger', (name) => {
-    const { text, type } = exportOf(store(), name, AT);
+    const [text, type] = [exportText(store(), name, AT), typeOf(name)];
     expect(text.length).toBeGreaterThan(10);
     expect(type).toContain(name.endsWith('csv') ? 'text/csv' : 'application/json');
   });
@@ -259,7 +273,7 @@ describe('a table of sizes', () => {
     expect(items).toEqual([]);
   });
   it('comes back as it went out', () => {
-    const { text } = exportOf(store(), 'sizes.csv', AT);
+    const text = exportText(store(), 'sizes.csv', AT);
     const { rows, faults } = previewImport(store(), 'sizes', text);
     expect([faults, rows.map(({ action }) => action)]).toEqual([[], ['same']]);
   });
@@ -281,7 +295,7 @@ describe('instruments', () => {
 
 describe('findings', () => {
   it('carry round, date, inspector, instrument and certificate', () => {
-    const [head, ...rows] = exportOf(store(), 'findings.csv', AT).text.split('\r\n');
+    const [head, ...rows] = exportText(store(), 'findings.csv', AT).split('\r\n');
     expect(head).toContain('round,date,inspector,instrument,certificate');
     expect(rows.some((row) => row.includes('FRN 24.0117'))).toBe(true);
   });

@@ -2,7 +2,9 @@ import { Button } from '@mantine/core';
 import { useRef, useState } from 'react';
 import { api, ApiError, type ImportPreview } from '../client/api';
 import type { ImportItem } from '../core/record/commands';
+import { device } from './device';
 import { give } from './give';
+import { TaskBar } from './TaskBar';
 
 const KINDS = {
   cables: { title: 'Cable schedule (CSV)', accept: '.csv,text/csv', what: 'cables' },
@@ -23,7 +25,7 @@ export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: reado
   const [name, setName] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
   const [problem, setProblem] = useState('');
-  const [reading, setReading] = useState(false);
+  const [reading, setReading] = useState<string | null>(null);
   const abort = useRef<AbortController | null>(null);
 
   const read = async (input: HTMLInputElement) => {
@@ -33,15 +35,16 @@ export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: reado
     setName(file.name);
     setPreview(null);
     setProblem('');
-    setReading(true);
+    const task = device.id();
+    setReading(task);
     abort.current = new AbortController();
     try {
-      setPreview(await api.previewImport(site, kind, file, abort.current.signal));
+      setPreview(await api.previewImport(site, kind, file, task, abort.current.signal));
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       setProblem(abort.current.signal.aborted ? 'The reading of the file was cancelled.' : error.message);
     } finally {
-      setReading(false);
+      setReading(null);
     }
   };
   const take = () => {
@@ -81,12 +84,7 @@ export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: reado
         <input type="file" accept={KINDS[kind].accept} onChange={(event) => void read(event.target)} />
       </label>
       {reading && (
-        <p role="status">
-          Reading {name} …{' '}
-          <Button size="compact-md" variant="default" onClick={() => abort.current?.abort()}>
-            Cancel
-          </Button>
-        </p>
+        <TaskBar task={reading} words={`Reading ${name}`} onCancel={() => abort.current?.abort()} />
       )}
       {problem && (
         <p role="alert" className="tone-failed">

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import type { TaskProgress } from '../core/record/snapshot';
 import { EventsClient } from '../client/events';
 import { Device, type DeviceState } from '../device/device';
 import { LiveInstrument } from '../device/live-instrument';
@@ -32,6 +33,15 @@ export const useDevice = (): DeviceState => useSyncExternalStore(device.subscrib
 /** A parameter of the page's address. */
 export const parameter = (name: string): string | null => new URLSearchParams(location.search).get(name);
 
+const taskListeners = new Set<(progress: TaskProgress) => void>();
+const tellTask = (progress: TaskProgress) => taskListeners.forEach((listener) => listener(progress));
+
+/** Hears how far long requests of this page are; gives what ends the hearing. */
+export function onTask(listener: (progress: TaskProgress) => void): () => void {
+  taskListeners.add(listener);
+  return () => taskListeners.delete(listener);
+}
+
 let started = false;
 
 /** Starts the device once: local copy, server, event stream, service worker. */
@@ -44,6 +54,7 @@ export function startDevice(): void {
   const events = new EventsClient({
     instrument: (line) => instrument.hear(line),
     journal: (news) => device.hear(news),
+    task: (progress) => tellTask(progress),
     open: (open) => {
       if (open) void device.refresh().then(() => device.flush());
     },

@@ -32,6 +32,14 @@ export interface JournalEntry {
   command: AnyCommand;
 }
 
+/** How far a long request of a page is. */
+export interface TaskProgress {
+  /** Name that the page has given it. */
+  task: string;
+  done: number;
+  of: number;
+}
+
 /** What a page is told when a site's journal has grown. */
 export interface JournalEvent {
   site: Id;

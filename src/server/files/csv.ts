@@ -3,12 +3,17 @@ import type { FileFault } from './schema';
 
 /** Rows as CSV with a heading; cells that a spreadsheet would run as a formula are made safe. */
 export function toCsv(columns: readonly string[], rows: readonly Record<string, unknown>[]): string {
-  const text = Papa.unparse(
-    { fields: [...columns], data: rows.map((row) => columns.map((column) => row[column] ?? '')) },
-    { escapeFormulae: true, newline: '\r\n' },
-  );
-  // A byte-order mark lets spreadsheets read the units right.
-  return `\uFEFF${text}\r\n`;
+  return csvHead(columns) + csvRows(columns, rows);
+}
+
+/** The heading of a table. A byte-order mark lets spreadsheets read the units right. */
+export const csvHead = (columns: readonly string[]): string => `\uFEFF${columns.join(',')}\r\n`;
+
+/** Rows of a table without its heading. */
+export function csvRows(columns: readonly string[], rows: readonly Record<string, unknown>[]): string {
+  if (rows.length === 0) return '';
+  const data = rows.map((row) => columns.map((column) => row[column] ?? ''));
+  return `${Papa.unparse(data, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }
 
 /** Rows of a table that are taken in at once. */

@@ -1,8 +1,10 @@
 import type { SiteStore } from '../../store/site-store';
-import { toCsv } from './csv';
-import { findingRecord, judgeSite } from './judge-site';
+import { bare } from '../../core/record/seal';
+import type { Base } from '../../core/record/types';
+import { csvHead, csvRows, toCsv } from './csv';
+import { findingRecord, judgeOne } from './judge-site';
 import { SIZE_COLUMNS, sizeRows } from './import-sizes';
-import { exportSite } from './site-file';
+import { LISTS, siteHead } from './site-file';
 
 /** What can be taken out of a site. */
 export const EXPORTS = [
@@ -31,35 +33,85 @@ const JSON_TYPE = 'application/json; charset=utf-8';
 /** Content type of an export. */
 export const typeOf = (name: ExportName): string => (name.endsWith('.csv') ? CSV : JSON_TYPE);
 
-/** One export of a site as text with its content type. */
-export function exportOf(store: SiteStore, name: ExportName, at: string): { type: string; text: string } {
-  if (name === 'site.json') return asJson(exportSite(store, at));
-  if (name === 'sizes.csv') {
-    const certificates = store.records.all('certificate');
-    return { type: CSV, text: toCsv(SIZE_COLUMNS, sizeRows(certificates)) };
+/** A piece of a long work: text of its answer, or how far it has come. */
+export type Piece = { text: string } | { done: number; of: number };
+
+/** One export of a site, piece by piece: nothing holds all of a large one. */
+export function* exportPieces(store: SiteStore, name: ExportName, at: string): Generator<Piece> {
+  if (name === 'site.json') return yield* sitePieces(store, at);
+  if (name === 'sizes.csv')
+    return yield { text: toCsv(SIZE_COLUMNS, sizeRows(store.records.all('certificate'))) };
+  const findings = name.startsWith('findings');
+  const rows = findings ? findingRows(store, at) : batchesOf(defectRows(store));
+  if (name.endsWith('.csv')) {
+    const columns = findings ? FINDING_COLUMNS : DEFECT_COLUMNS;
+    yield { text: csvHead(columns) };
+    for (const piece of rows) yield 'rows' in piece ? { text: csvRows(columns, piece.rows) } : piece;
+    return;
   }
-  const rows = name.startsWith('findings') ? findingRows(store, at) : defectRows(store);
-  if (name.endsWith('.json')) {
-    return asJson({
-      site: store.site!.name,
-      exported_at: at,
-      journal: store.journal.head(),
-      rows,
-    });
-  }
-  const columns = name.startsWith('findings') ? FINDING_COLUMNS : DEFECT_COLUMNS;
-  return { type: CSV, text: toCsv(columns, rows) };
+  const head = { site: store.site!.name, exported_at: at, journal: store.journal.head() };
+  yield { text: openObject(head) };
+  yield* listPieces('rows', rows);
+  yield { text: '\n}\n' };
 }
 
-const asJson = (value: unknown) => ({
-  type: JSON_TYPE,
-  text: `${JSON.stringify(value, null, 2)}\n`,
-});
+/** An export as one text. */
+export function exportText(store: SiteStore, name: ExportName, at: string): string {
+  let text = '';
+  for (const piece of exportPieces(store, name, at)) if ('text' in piece) text += piece.text;
+  return text;
+}
 
-function findingRows(store: SiteStore, at: string): Record<string, unknown>[] {
-  return judgeSite(store.records, store.id, at).flatMap((judged) =>
-    judged.findings.map((finding) => findingRecord(judged, finding)),
-  );
+/** Rows that belong together, or how far the work has come. */
+type Rows<R> = { rows: R[] } | { done: number; of: number };
+
+/** Rows of one piece. */
+const MANY = 200;
+
+function* batchesOf<R>(rows: readonly R[]): Generator<Rows<R>> {
+  for (let i = 0; i < rows.length; i += MANY) yield { rows: rows.slice(i, i + MANY) };
+}
+
+/** Every finding, entry by entry. */
+function* findingRows({ records, id }: SiteStore, at: string): Generator<Rows<Record<string, unknown>>> {
+  const entries = records.by('entry', 'site', id);
+  for (let done = 0; done < entries.length; done++) {
+    const judged = judgeOne(records, entries[done]!, at);
+    if (judged) yield { rows: judged.findings.map((finding) => findingRecord(judged, finding)) };
+    yield { done: done + 1, of: entries.length };
+  }
+}
+
+function* sitePieces(store: SiteStore, at: string): Generator<Piece> {
+  yield { text: openObject(siteHead(store, at)) };
+  for (let done = 0; done < LISTS.length; done++) {
+    const table = LISTS[done]!;
+    yield* listPieces(table, batchesOf(store.records.all(table).map((record) => bare(record as Base))));
+    yield { done: done + 1, of: LISTS.length };
+  }
+  yield { text: '\n}\n' };
+}
+
+/** The beginning of an object, to which fields are still to come. */
+const openObject = (fields: object): string => JSON.stringify(fields, null, 2).replace(/\n\}$/, '');
+
+/** A further field that is a list, piece by piece, as `JSON.stringify` indents it. */
+function* listPieces(field: string, rows: Iterable<Rows<object>>): Generator<Piece> {
+  yield { text: `,\n  "${field}": [` };
+  let first = true;
+  for (const piece of rows) {
+    if (!('rows' in piece)) {
+      yield piece;
+      continue;
+    }
+    let text = '';
+    for (const row of piece.rows) {
+      text += `${first ? '' : ','}\n    ${JSON.stringify(row, null, 2).replaceAll('\n', '\n    ')}`;
+      first = false;
+    }
+    if (text !== '') yield { text };
+  }
+  yield { text: first ? ']' : '\n  ]' };
 }
 
 function defectRows({ records, site }: SiteStore): Record<string, unknown>[] {

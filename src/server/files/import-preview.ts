@@ -36,3 +36,9 @@ export const refuse = (field: string, message: string): ImportPreview => ({
   faults: [{ row: null, field, message }],
   items: [],
 });
+
+/** Told how far a file is read. */
+export type Told = (done: number, of: number) => void;
+
+/** Rows between two words of how far it is. */
+export const TOLD_EVERY = 50;

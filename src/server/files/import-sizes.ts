@@ -5,7 +5,7 @@ import type { ArmourType, Certificate, GlandSize, Range } from '../../core/recor
 import type { SiteStore } from '../../store/site-store';
 import { checkRecord } from '../../shapes/parse';
 import { fromCsv, headingFaults, MOST_ROWS } from './csv';
-import { addItem, refuse, type ImportPreview } from './import-preview';
+import { addItem, refuse, type ImportPreview, TOLD_EVERY, type Told } from './import-preview';
 import type { FileFault } from './schema';
 
 const CLAMPED: readonly ArmourType[] = ['wire', 'braid', 'tape', 'corrugated', 'interlocked'];
@@ -26,7 +26,7 @@ type Cells = Record<string, string>;
  * What a table of sizes would add and change: one row per size of a certificate that is on file. A blank cell
  * leaves what is on file; of a new size it is not recorded.
  */
-export function previewSizes(store: SiteStore, text: string): ImportPreview {
+export function previewSizes(store: SiteStore, text: string, told: Told): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
   const unread = formFaults.find(({ row }) => row === null);
   if (unread) return refuse('(file)', unread.message);
@@ -38,6 +38,7 @@ export function previewSizes(store: SiteStore, text: string): ImportPreview {
   const onFile = new Map(store.records.all('certificate').map((one) => [one.number, one]));
   const changed = new Map<string, Certificate>();
   rows.forEach((cells, i) => {
+    if (i % TOLD_EVERY === 0) told(i, rows.length);
     const before = changed.get(cells.certificate ?? '') ?? onFile.get(cells.certificate ?? '');
     if (!before) {
       const message = `"${cells.certificate ?? ''}" is not on file; type or import the certificate first.`;

@@ -7,7 +7,7 @@ import { ARMOUR_TYPES, type ArmourType, type CableShape, type Id } from '../../c
 import type { SiteStore } from '../../store/site-store';
 import { checkRecord } from '../../shapes/parse';
 import { fromCsv, headingFaults, MOST_ROWS } from './csv';
-import { addItem, refuse, type ImportPreview } from './import-preview';
+import { addItem, refuse, TOLD_EVERY, type ImportPreview, type Told } from './import-preview';
 import { previewSizes } from './import-sizes';
 import { schemaFaults, type FileFault } from './schema';
 
@@ -44,18 +44,23 @@ const LENGTH_FIELDS: Record<string, string> = {
   tolerance: 'toleranceMm',
 };
 
-const PREVIEWS: Record<ImportKind, (store: SiteStore, text: string) => ImportPreview> = {
+const PREVIEWS: Record<ImportKind, (store: SiteStore, text: string, told: Told) => ImportPreview> = {
   cables: previewCables,
   certificate: previewCertificate,
   sizes: previewSizes,
 };
 
 /** What a file would add and change on a site. Nothing is written. */
-export function previewImport(store: SiteStore, kind: ImportKind, text: string): ImportPreview {
-  return PREVIEWS[kind](store, text);
+export function previewImport(
+  store: SiteStore,
+  kind: ImportKind,
+  text: string,
+  told: Told = () => undefined,
+): ImportPreview {
+  return PREVIEWS[kind](store, text, told);
 }
 
-function previewCables(store: SiteStore, text: string): ImportPreview {
+function previewCables(store: SiteStore, text: string, told: Told): ImportPreview {
   const { columns, rows, faults: formFaults } = fromCsv(text);
   const unread = formFaults.find(({ row }) => row === null);
   if (unread) return refuse('(file)', unread.message);
@@ -69,6 +74,7 @@ function previewCables(store: SiteStore, text: string): ImportPreview {
   const seen = new Map<string, number>();
   const preview: ImportPreview = { rows: [], faults, items: [] };
   rows.forEach((cells, i) => {
+    if (i % TOLD_EVERY === 0) told(i, rows.length);
     const row = i + 1;
     const twin = seen.get(cells.tag ?? '');
     if (cells.tag && twin !== undefined) {

@@ -17,10 +17,13 @@ export interface Judged {
 
 /** Judges every entry of a site, each at the grade of its newest round, or all at one grade. */
 export function judgeSite(slice: Slice, site: string, at: string, grade: Grade | null = null): Judged[] {
-  return slice.by('entry', 'site', site).flatMap((entry) => {
-    const found = assess(slice, entry.id, site, at, grade ?? undefined);
-    return found ? [{ entry, ...found }] : [];
-  });
+  return slice.by('entry', 'site', site).flatMap((entry) => judgeOne(slice, entry, at, grade) ?? []);
+}
+
+/** Judges one entry; null where the place that it belongs to does not exist. */
+export function judgeOne(slice: Slice, entry: Entry, at: string, grade: Grade | null = null): Judged | null {
+  const found = assess(slice, entry.id, entry.site, at, grade ?? undefined);
+  return found && { entry, ...found };
 }
 
 /** From which round a finding is, what it rests on, who looked or measured, with what, and when. */

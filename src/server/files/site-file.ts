@@ -7,9 +7,10 @@ import type { SiteStore } from '../../store/site-store';
 import { schemaFaults, type FileFault } from './schema';
 
 /** The open format of one site, `docs/schemas/site.schema.json`. */
-export const SITE_FORMAT = 'yendral-site-1';
+export const SITE_FORMAT = 'yendral-site-1' as const;
 
-const LISTS = [
+/** Tables of a site file, in its order. */
+export const LISTS = [
   'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reference', 'reading', 'look',
   'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'frozen', 'inspection', 'defect',
 ] as const satisfies readonly TableName[]; // prettier-ignore
@@ -28,14 +29,16 @@ export function exportSite(store: SiteStore, at: string): SiteFile {
   const lists = Object.fromEntries(
     LISTS.map((table) => [table, store.records.all(table).map(bare)]),
   ) as unknown as { [T in (typeof LISTS)[number]]: Tables[T][] };
-  return {
-    format: SITE_FORMAT,
-    exportedAt: at,
-    journal: store.journal.head(),
-    site: bare(store.site!),
-    ...lists,
-  };
+  return { ...siteHead(store, at), ...lists };
 }
+
+/** What stands before the lists. */
+export const siteHead = (store: SiteStore, at: string) => ({
+  format: SITE_FORMAT,
+  exportedAt: at,
+  journal: store.journal.head(),
+  site: bare(store.site!),
+});
 
 /** Reads a site file into memory; every fault is named, and nothing is read when there is one. */
 export function readSiteFile(text: string): { slice: MemorySlice; file: SiteFile } | { faults: FileFault[] } {

@@ -1,9 +1,11 @@
 import { join } from 'node:path';
 import type { Id } from '../../core/record/types';
 import { SiteStore } from '../../store/site-store';
-import { exportOf, type ExportName } from '../files/export';
+import { exportPieces, type ExportName, type Piece } from '../files/export';
 import { previewImport, type ImportKind } from '../files/import';
 import { quickCheck } from '../keep/quick-check';
+
+export type { Piece };
 
 /** Work that grows with its input; all of it can be sent to a worker. */
 export type Job =
@@ -11,24 +13,41 @@ export type Job =
   | { do: 'import'; folder: string; site: Id; kind: ImportKind; text: string }
   | { do: 'quick-check'; folder: string };
 
-/** Does a job on the files of a data folder, which are only read; gives its answer as text. */
-export function perform(job: Job): string {
-  if (job.do === 'quick-check') return JSON.stringify(quickCheck(job.folder));
+/** Does a job on the files of a data folder, which are only read; says its answer piece by piece. */
+export function perform(job: Job, say: (piece: Piece) => void): void {
+  if (job.do === 'quick-check') return say({ text: JSON.stringify(quickCheck(job.folder)) });
   const store = SiteStore.read(job.site, join(job.folder, 'sites', job.site));
-  // All of it as at one moment: the server writes meanwhile.
-  const work = store.db.transaction(() =>
-    job.do === 'export'
-      ? exportOf(store, job.name, job.at).text
-      : JSON.stringify(previewImport(store, job.kind, job.text)),
-  );
   try {
-    return work();
+    // All of it as at one moment: the server writes meanwhile.
+    store.db.exec('BEGIN');
+    if (job.do === 'export') for (const piece of exportPieces(store, job.name, job.at)) say(piece);
+    else {
+      const told = (done: number, of: number) => say({ done, of });
+      say({ text: JSON.stringify(previewImport(store, job.kind, job.text, told)) });
+    }
   } finally {
     store.close();
   }
 }
 
 /** Who does jobs: a worker of the server, or, for a program of one task, the caller itself. */
-export type Jobs = (job: Job, gone?: AbortSignal) => Promise<string>;
+export type Jobs = (job: Job, gone?: AbortSignal) => AsyncIterable<Piece>;
 
-export const doneHere: Jobs = (job) => Promise.resolve().then(() => perform(job));
+export const doneHere: Jobs = async function* (job) {
+  const pieces: Piece[] = [];
+  perform(job, (piece) => pieces.push(piece));
+  yield* pieces;
+};
+
+/** The whole answer of a job; whoever wants to know hears how far it has come. */
+export async function wholeOf(
+  pieces: AsyncIterable<Piece>,
+  told: (done: number, of: number) => void = () => undefined,
+): Promise<string> {
+  let text = '';
+  for await (const piece of pieces) {
+    if ('text' in piece) text += piece.text;
+    else told(piece.done, piece.of);
+  }
+  return text;
+}

@@ -1,6 +1,6 @@
 import { Button, Group, Modal } from '@mantine/core';
 import { useCallback, useRef, useState } from 'react';
-import { api, exportAddress, type ApiError } from '../../client/api';
+import { api, type ApiError } from '../../client/api';
 import { currentInstruments, registerIdOf } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
 import type { DossierTable, Payloads } from '../../core/record/commands';
@@ -12,6 +12,7 @@ import './dossier.css';
 import { offenceWords, own } from './draft';
 import { blankOf, get } from './fields';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
+import { ExportPanel } from './ExportPanel';
 import { FromRegister } from './FromRegister';
 import { History } from './History';
 import { ImportPanel } from '../ImportPanel';
@@ -183,16 +184,7 @@ function Files({ site }: { site: string }) {
   return (
     <>
       <ImportPanel site={site} />
-      <section>
-        <h2>Export</h2>
-        {['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'sizes.csv', 'site.json'].map(
-          (name) => (
-            <a key={name} className="export" href={exportAddress(site, name)} download>
-              {name}
-            </a>
-          ),
-        )}
-      </section>
+      <ExportPanel site={site} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { EXPORTS, typeOf, type ExportName } from '../../../../../server/files/export';
+import { streamOf, taskTeller } from '../../../../../server/http/task';
 import { HttpError } from '../../../../../server/http/error';
 import { endpoint, needSite } from '../../../../../server/http/endpoint';
 
@@ -6,15 +7,16 @@ export const prerender = false;
 
 export const GET = endpoint(async (call) => {
   const { site } = needSite(call);
-  const { app, gone } = call;
+  const { app, gone, url } = call;
   const name = call.params.name as ExportName;
   if (!EXPORTS.includes(name)) {
     throw new HttpError(404, 'unknown-id', `There is no export "${name}". Exports: ${EXPORTS.join(', ')}.`);
   }
   const at = app.clock().toISOString();
-  const text = await app.jobs({ do: 'export', folder: app.folder, site: site.id, name, at }, gone);
+  const pieces = app.jobs({ do: 'export', folder: app.folder, site: site.id, name, at }, gone);
+  const body = await streamOf(pieces, taskTeller(app, site.id, url.searchParams.get('task')));
   const file = `${site.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${name}`;
-  return new Response(text, {
+  return new Response(body, {
     headers: {
       'content-type': typeOf(name),
       'content-disposition': `attachment; filename="${file}"`,

@@ -1,5 +1,7 @@
 import { IMPORT_KINDS, type ImportKind } from '../../../../../server/files/import';
 import type { ImportPreview } from '../../../../../server/files/import-preview';
+import { taskTeller } from '../../../../../server/http/task';
+import { wholeOf } from '../../../../../server/jobs/job';
 import { HttpError } from '../../../../../server/http/error';
 import { endpoint, json, needPerson, needSite } from '../../../../../server/http/endpoint';
 
@@ -15,12 +17,11 @@ export const POST = endpoint(async (call) => {
       `There is no import "${kind}". Imports: ${IMPORT_KINDS.join(', ')}.`,
     );
   }
-  const { app, gone } = call;
+  const { app, gone, url } = call;
+  const { id: site } = needSite(call).site;
   const text = call.body.toString('utf8');
-  const found = await app.jobs(
-    { do: 'import', folder: app.folder, site: needSite(call).site.id, kind, text },
-    gone,
-  );
+  const pieces = app.jobs({ do: 'import', folder: app.folder, site, kind, text }, gone);
+  const found = await wholeOf(pieces, taskTeller(app, site, url.searchParams.get('task')));
   const preview = JSON.parse(found) as ImportPreview;
   const [first] = preview.faults;
   if (!first) return json(preview);
