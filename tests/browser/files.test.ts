@@ -25,7 +25,10 @@ beforeAll(async () => {
     (window as unknown as { said: string[] }).said = said;
     new MutationObserver(() => {
       const text = document.querySelector('.task')?.textContent;
-      if (text) said.push(text);
+      if (!text) return;
+      said.push(text);
+      const bar = document.querySelector('.task [role="progressbar"]');
+      if (bar) (window as unknown as { bar: number }).bar = bar.getBoundingClientRect().height;
     }).observe(document.body, { subtree: true, childList: true, characterData: true });
   });
 });
@@ -41,6 +44,8 @@ describe('files of a site', () => {
     await clickText(page, 'a.export', 'findings.csv');
     await page.waitForSelector('.task');
     await gone();
+    // It is drawn, not only there.
+    expect(await page.evaluate(() => (window as unknown as { bar: number }).bar)).toBeGreaterThan(0);
     expect(await said()).toMatch(/Making findings\.csv: \d+ of \d+/);
     while (!readdirSync(folder).includes('proving-ground-findings.csv')) await new Promise((resolve) => setTimeout(resolve, 50)); // prettier-ignore
     const text = readFileSync(join(folder, 'proving-ground-findings.csv'), 'utf8');

@@ -35,6 +35,11 @@ describe('the register of instruments', () => {
     await search!.type('caliper no site');
     await waitForText(page, 'tr', 'Caliper 12');
     expect(await page.$$eval('[role="dialog"] tr', (rows) => rows.length)).toBe(1);
+    // On a phone too the button is in reach.
+    await page.setViewport({ width: 390, height: 844 });
+    const right = await page.$eval('tr button', (button) => button.getBoundingClientRect().right);
+    expect(right).toBeLessThanOrEqual(390);
+    await page.setViewport({ width: 1280, height: 800 });
     await clickText(page, 'tr button', 'Lend');
     await waitForText(page, '.records li', 'Caliper 12');
     expect((await register('Caliper 12')).sites).toEqual([{ id: 'oxgate', name: 'Oxgate Malt' }]);

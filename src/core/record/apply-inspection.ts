@@ -6,7 +6,7 @@ import type { Draft } from './draft';
 import { freeze } from './freeze';
 import { instrumentNow } from './instruments';
 import { lookOf, placeOf } from './kinds';
-import { conditionLook, conditionNumber } from './kinds/looks';
+import { conditionLook, conditionNumber } from './kinds/worked-looks';
 import { DIAMETERS } from './kinds/places';
 import { hashOfSeal, SEAL_RULE } from './seal';
 import type { Slice } from './slice';

@@ -1,13 +1,14 @@
 import type { KindId } from './kind-ids';
 import * as looks from './kinds/looks';
+import { conditionLook, jointLook, jointLookFromOutside } from './kinds/worked-looks';
 import * as places from './kinds/places';
 import * as steps from './kinds/steps';
-import type { LookQuestion } from './kinds/looks';
+import type { LookQuestion } from './kinds/look';
 import type { Place } from './kinds/places';
 import type { Part, Step } from './kinds/steps';
 import { SCHOOLS, type AssemblySheet, type JointId, type School } from './types';
 
-export type { LookAnswer, LookQuestion } from './kinds/looks';
+export type { LookAnswer, LookQuestion } from './kinds/look';
 export type { Place } from './kinds/places';
 export type { Part, Step } from './kinds/steps';
 
@@ -333,13 +334,13 @@ export function looksOf(
     .filter(({ joint }) => joints.includes(joint))
     .flatMap(({ joint, school }) => looksOfJoint(joint, school));
   const conditions = certificate.specialConditions ?? [];
-  const ticks = conditions.map((text, i) => looks.conditionLook(i + 1, text));
+  const ticks = conditions.map((text, i) => conditionLook(i + 1, text));
   return [...own, ...closing, ...ticks];
 }
 
 /** How a joint is looked at when it is closed, and from outside. */
 const looksOfJoint = (joint: JointId, school: School): LookQuestion[] =>
-  [looks.jointLook(joint, school), looks.jointLookFromOutside(joint, school)].filter((one) => one !== null);
+  [jointLook(joint, school), jointLookFromOutside(joint, school)].filter((one) => one !== null);
 
 /** Places and looks of every kind by their ids, those of joints by any school included. */
 const PLACES = new Map<KindId, Map<string, Place>>();

@@ -1,6 +1,7 @@
 import { isLater } from '../record/calibration';
 import { lookOf } from '../record/kinds';
-import { conditionLook, conditionNumber, type LookQuestion } from '../record/kinds/looks';
+import type { LookQuestion } from '../record/kinds/look';
+import { conditionLook, conditionNumber } from '../record/kinds/worked-looks';
 import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from './finding';

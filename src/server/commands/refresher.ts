@@ -3,7 +3,7 @@ import type { SiteStores } from '../../store/site-stores';
 import type { Clock } from '../clock';
 
 /** Touched entries gather so long before they are judged again, ms: many readings of one entry are one judgement. */
-const GATHER_MS = 250;
+const GATHER_MS = 1000;
 /** How long judging may go on before commands have their turn, and how long they have it, ms. */
 const GO_MS = 15;
 const PAUSE_MS = 5;

@@ -1,4 +1,4 @@
-import { Alert, Button, Modal, Stack, Table, TextInput } from '@mantine/core';
+import { Alert, Button, Modal, ScrollArea, Stack, Table, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { api, ApiError, type RegisterRow } from '../../client/api';
 import { currentInstruments, registerIdOf } from '../../core/record/instruments';
@@ -61,7 +61,7 @@ export function FromRegister({ slice, site, onDone }: { slice: Slice; site: Id; 
               data-autofocus
             />
             {shown.length === 0 && <p className="empty">Nothing matches. Clear the search.</p>}
-            <Table.ScrollContainer minWidth={420} mah="60vh">
+            <ScrollArea.Autosize mah="60vh">
               <Table verticalSpacing="xs" withRowBorders>
                 <Table.Tbody>
                   {shown.map(({ instrument, sites }) => (
@@ -71,10 +71,9 @@ export function FromRegister({ slice, site, onDone }: { slice: Slice; site: Id; 
                         <br />
                         <span className="quiet">
                           {instrument.kind.replaceAll('-', ' ')}, calibrated until{' '}
-                          {day(instrument.calibratedUntil)}
+                          {day(instrument.calibratedUntil)}, {whereWords(sites)}
                         </span>
                       </Table.Td>
-                      <Table.Td className="quiet">{whereWords(sites)}</Table.Td>
                       <Table.Td ta="right">
                         <Button
                           variant="default"
@@ -88,7 +87,7 @@ export function FromRegister({ slice, site, onDone }: { slice: Slice; site: Id; 
                   ))}
                 </Table.Tbody>
               </Table>
-            </Table.ScrollContainer>
+            </ScrollArea.Autosize>
           </>
         )}
       </Stack>
