@@ -13,6 +13,7 @@ import { currentRound, dossierOf } from '../../src/core/rulebook/dossier';
 import { judge } from '../../src/core/rulebook/judge';
 import { closeApp, openApp } from '../../src/server/app';
 import { clockFrom } from '../../src/server/clock';
+import { fuzz } from './fuzz';
 import { kills } from './kills';
 import { load } from './load';
 import { writing } from './writing';
@@ -202,8 +203,8 @@ async function product(): Promise<void> {
   closeApp(app);
 }
 
-/** Benchmarks by name; `kills` and `load` run only when they are asked for. */
-const BENCHES: Record<string, () => void | Promise<void>> = { product, writing, load, kills };
+/** Benchmarks by name; `kills`, `load` and `fuzz` run only when they are asked for. */
+const BENCHES: Record<string, () => void | Promise<void>> = { product, writing, load, kills, fuzz };
 
 const named = process.argv.slice(2);
 for (const name of named.length > 0 ? named : ['product', 'writing']) {
