@@ -9,10 +9,12 @@ const KEEP_ALIVE_MS = 20_000;
 /** Changes of more than this are asked for by who wants them, characters. */
 const MOST_TOLD = 64_000;
 
+const encoder = new TextEncoder();
+
 /** One open event stream. */
 interface Listener {
   sites: ReadonlySet<Id>;
-  send: (text: string) => void;
+  send: (text: Uint8Array) => void;
   end: () => void;
 }
 
@@ -31,7 +33,6 @@ export class EventHub {
 
   /** Opens a stream on some sites; it ends when the reader goes away or the server stops. */
   open(sites: readonly Id[]): ReadableStream<Uint8Array> {
-    const encoder = new TextEncoder();
     let listener: Listener;
     return new ReadableStream({
       start: (controller) => {
@@ -41,12 +42,12 @@ export class EventHub {
           sites: new Set(sites),
           send: (text) => {
             // A reader that does not keep up loses samples, never memory.
-            if ((controller.desiredSize ?? 0) > -256) controller.enqueue(encoder.encode(text));
+            if ((controller.desiredSize ?? 0) > -256) controller.enqueue(text);
           },
           end: () => controller.close(),
         };
         this.#listeners.add(listener);
-        listener.send('retry: 1000\n\n');
+        listener.send(encoder.encode('retry: 1000\n\n'));
       },
       cancel: () => {
         this.#listeners.delete(listener);
@@ -69,13 +70,15 @@ export class EventHub {
   #tell(): void {
     this.#gathering = null;
     for (const event of this.#gathered.values()) {
-      const changes = event.changes === 'refetch' || JSON.stringify(event.changes).length > MOST_TOLD ? 'refetch' : event.changes; // prettier-ignore
-      this.send('journal', { ...event, changes }, event.site);
+      const told = JSON.stringify(event);
+      const short = told.length > MOST_TOLD ? JSON.stringify({ ...event, changes: 'refetch' }) : told;
+      this.#toAll(`event: journal\ndata: ${short}\n\n`, event.site);
     }
     this.#gathered.clear();
   }
 
-  #toAll(text: string, site?: Id): void {
+  #toAll(said: string, site?: Id): void {
+    const text = encoder.encode(said);
     for (const listener of this.#listeners) {
       if (site !== undefined && !listener.sites.has(site)) continue;
       try {

@@ -1,28 +1,36 @@
 import 'reflect-metadata';
-import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { InputError } from '../core/quantity/error';
+import { instanceOf } from './instance';
 import { textLetters } from './letters';
 
 const FORBIDDEN = new Set(['constructor', '__proto__', 'prototype']);
 
+/** How a value is checked. */
+export interface Checking {
+  /** Put before every field, e.g. `payload.` */
+  path?: string;
+  /** Fields may be left out (an edit), but not all of them. */
+  partial?: boolean;
+  /** It is part of something that was guarded. */
+  guarded?: boolean;
+}
+
 /**
  * Checks a value against a class with the decorators of this folder.
  *
- * @param path put before every field, e.g. `payload.`
- * @param partial fields may be left out (an edit), but not all of them
  * @returns the value, unchanged
  * @throws InputError with the dotted path of the first offence in the order of the class; unknown fields come last
  */
 export function check<T extends object>(
   Shape: new () => T,
   value: unknown,
-  { path = '', partial = false }: { path?: string; partial?: boolean } = {},
+  { path = '', partial = false, guarded = false }: Checking = {},
 ): T {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     throw new InputError(path.replace(/\.$/, ''), 'must be a JSON object');
   }
-  guard(value, path);
+  if (!guarded) guard(value, path);
   if (partial && Object.keys(value).length === 0) {
     throw new InputError(path.replace(/\.$/, ''), 'must set at least one field');
   }
@@ -36,7 +44,7 @@ export function check<T extends object>(
 
 /** What a shape says about a value; in an edit fields of the first level may be left out, what lies in them may not. */
 function errorsOf(Shape: new () => object, value: object, partial: boolean): ValidationError[] {
-  const errors = validateSync(plainToInstance(Shape, value), {
+  const errors = validateSync(instanceOf(Shape, value), {
     whitelist: true,
     forbidNonWhitelisted: true,
     forbidUnknownValues: true,

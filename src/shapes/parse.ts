@@ -9,14 +9,14 @@ type Check = (payload: unknown) => void;
 const whole =
   (Shape: new () => object): Check =>
   (payload) =>
-    check(Shape, payload, { path: 'payload.' });
+    check(Shape, payload, { path: 'payload.', guarded: true });
 
 const edit =
   (Shape: new () => object): Check =>
   (payload) => {
     const { id, set, was, rest } = parts(payload, ['id', 'set', 'was']);
-    check(shapes.IdOnlyShape, { id }, { path: 'payload.' });
-    check(Shape, set, { path: 'payload.set.', partial: true });
+    check(shapes.IdOnlyShape, { id }, { path: 'payload.', guarded: true });
+    check(Shape, set, { path: 'payload.set.', partial: true, guarded: true });
     if ('id' in (set as object)) throw new InputError('payload.set.id', 'payload.set.id cannot be changed');
     if (was !== undefined) checkWas(was, set as object);
     refuseRest(rest);
@@ -27,7 +27,6 @@ function checkWas(was: unknown, set: object): void {
   if (typeof was !== 'object' || was === null || Array.isArray(was)) throw new InputError('payload.was', 'payload.was must be an object'); // prettier-ignore
   const stray = Object.keys(was).find((key) => !Object.hasOwn(set, key));
   if (stray !== undefined) throw new InputError(`payload.was.${stray}`, `payload.was.${stray} is not among the fields that are set`); // prettier-ignore
-  guard(was, 'payload.was.');
 }
 
 const PAYLOADS: Record<string, Check> = {
@@ -62,10 +61,10 @@ for (const table of DOSSIER_TABLES) {
 /** A packing, with how it was before where somebody changes one. */
 function packing(payload: unknown): void {
   const { was, ...own } = (payload ?? {}) as { was?: unknown };
-  check(shapes.PackingShape, typeof payload === 'object' ? own : payload, { path: 'payload.' });
+  check(shapes.PackingShape, typeof payload === 'object' ? own : payload, { path: 'payload.', guarded: true });
   if (was === undefined) return;
   if (!Array.isArray(was)) throw new InputError('payload.was', 'payload.was must be a list');
-  check(shapes.PackingShape, { ...own, openings: was }, { path: 'payload.' });
+  check(shapes.PackingShape, { ...own, openings: was }, { path: 'payload.', guarded: true });
 }
 
 /**
@@ -79,7 +78,7 @@ export function parseCommand(value: unknown): AnyCommand {
   }
   guard(value, '');
   const { payload, ...envelope } = value as Record<string, unknown>;
-  const { kind } = check(shapes.EnvelopeShape, envelope);
+  const { kind } = check(shapes.EnvelopeShape, envelope, { guarded: true });
   const checkPayload = Object.hasOwn(PAYLOADS, kind) ? PAYLOADS[kind] : undefined;
   if (!checkPayload) throw new InputError('kind', `There is no command "${kind}".`);
   checkPayload(payload);

@@ -4,9 +4,14 @@ import type { Clock } from '../clock';
 
 /** Touched entries gather so long before they are judged again, ms: many readings of one entry are one judgement. */
 const GATHER_MS = 1000;
-/** How long judging may go on before commands have their turn, and how long they have it, ms. */
-const GO_MS = 15;
+/** How long judging may go on before commands have their turn, ms. */
+const GO_MS = 10;
+/** How long they have it where none is given, ms. */
 const PAUSE_MS = 5;
+/** While people record, commands have so many times as long as judging: a fifth of the thread is enough for it. */
+const TURN = 4;
+/** Nobody records any more when nothing was touched for so long, ms. */
+const QUIET_MS = 200;
 /** How long it waits where the disk does not let it, ms. */
 const RETRY_MS = 5000;
 
@@ -21,6 +26,8 @@ export interface RefreshProgress {
 export class Refresher {
   readonly #touched = new Set<Id>();
   #timer: NodeJS.Timeout | null = null;
+  /** When something was touched last, by the clock of `performance`. */
+  #last = 0;
 
   constructor(
     private readonly sites: SiteStores,
@@ -31,14 +38,17 @@ export class Refresher {
   /** Entries of a site are stale. */
   touch(site: Id): void {
     this.#touched.add(site);
+    this.#last = performance.now();
     this.#timer ??= setTimeout(() => this.#run(), GATHER_MS).unref();
   }
 
   #run(): void {
     this.#timer = null;
     let failed = false;
+    const from = performance.now();
     for (const site of [...this.#touched]) if (!this.#settleSome(site)) failed = true;
-    const wait = failed ? RETRY_MS : PAUSE_MS;
+    const now = performance.now();
+    const wait = failed ? RETRY_MS : now - this.#last > QUIET_MS ? PAUSE_MS : TURN * (now - from);
     if (this.#touched.size > 0) this.#timer = setTimeout(() => this.#run(), wait).unref();
   }
 
