@@ -61,7 +61,10 @@ for (const table of DOSSIER_TABLES) {
 /** A packing, with how it was before where somebody changes one. */
 function packing(payload: unknown): void {
   const { was, ...own } = (payload ?? {}) as { was?: unknown };
-  check(shapes.PackingShape, typeof payload === 'object' ? own : payload, { path: 'payload.', guarded: true });
+  check(shapes.PackingShape, typeof payload === 'object' ? own : payload, {
+    path: 'payload.',
+    guarded: true,
+  });
   if (was === undefined) return;
   if (!Array.isArray(was)) throw new InputError('payload.was', 'payload.was must be a list');
   check(shapes.PackingShape, { ...own, openings: was }, { path: 'payload.', guarded: true });
