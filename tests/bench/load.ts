@@ -1,3 +1,4 @@
+import { get } from 'node:http';
 import type { Snapshot } from '../../src/core/record/snapshot';
 import { openEntries } from './writing';
 import { take } from '../server/bursts';
@@ -18,20 +19,17 @@ export async function load(): Promise<void> {
   const { records: seen } = JSON.parse(before) as Snapshot;
   const entries = openEntries(seen);
   const caliper = seen.instrument.find(({ kind }) => kind === 'caliper')!.id;
-  const gone = new AbortController();
   let news = 0;
   let refetches = 0;
-  for (const { cookie } of clients) {
-    const stream = await fetch(`${served.address}/api/events/?sites=proving-ground`, { headers: { cookie: cookie() }, signal: gone.signal }); // prettier-ignore
-    void (async () => {
-      for await (const chunk of stream.body as unknown as AsyncIterable<Uint8Array>) {
-        // Looked at as cheaply as can be: whoever makes the load shares this machine with the server.
-        const text = Buffer.from(chunk.buffer, chunk.byteOffset, chunk.length);
-        if (text.indexOf('event: journal') >= 0) news++;
-        if (text.indexOf('"refetch"') >= 0) refetches++;
-      }
-    })().catch(() => undefined);
-  }
+  const streams = clients.map(({ cookie }) =>
+    get(`${served.address}/api/events/?sites=proving-ground`, { headers: { cookie: cookie() }, agent: false }, (stream) =>
+      // Looked at as cheaply as can be: whoever makes the load shares this machine with the server.
+      stream.on('data', (chunk: Buffer) => {
+        if (chunk.indexOf('event: journal') >= 0) news++;
+        if (chunk.indexOf('"refetch"') >= 0) refetches++;
+      }),
+    ).on('error', () => undefined),
+  ); // prettier-ignore
   const times: number[] = [];
   const given: string[] = [];
   const refused: string[] = [];
@@ -55,7 +53,7 @@ export async function load(): Promise<void> {
   }
   await Promise.all(open);
   const took = (performance.now() - begin) / 1000 - WARM_SECONDS;
-  gone.abort();
+  for (const stream of streams) stream.destroy();
   const { text } = await clients[0]!.call('GET', '/api/sites/proving-ground/');
   const there = (JSON.parse(text) as Snapshot).records.reading.map(({ rev }) => rev);
   const kept = new Set(there);
