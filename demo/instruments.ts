@@ -1,4 +1,4 @@
-import type { DossierFields } from '../src/core/record/commands';
+import type { DossierFields } from '../src/core/commands/commands';
 import { addDays } from '../src/core/record/calendar';
 
 /** Instruments of a site; one is past its calibration date. */

@@ -1,7 +1,7 @@
 import { pathResistance } from '../src/core/earth/path';
 import { linkLengths } from '../src/core/mineral/link';
 import { metalSheathMm } from '../src/core/mineral/sheath';
-import type { DossierFields } from '../src/core/record/commands';
+import type { DossierFields } from '../src/core/commands/commands';
 import type { Mineral, MineralLink } from '../src/core/record/types';
 import type { MineralSpec, SiteSpec } from './spec';
 

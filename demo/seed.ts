@@ -1,5 +1,5 @@
 import { dayIn } from '../src/core/record/calendar';
-import type { AnyCommand, DossierFields } from '../src/core/record/commands';
+import type { AnyCommand, DossierFields } from '../src/core/commands/commands';
 import type { App } from '../src/server/app';
 import { acceptCommands } from '../src/server/commands/accept';
 import { keepInstrument } from '../src/server/instruments/register';

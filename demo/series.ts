@@ -1,6 +1,6 @@
 import { transitSheet } from './transits';
-import type { DossierFields } from '../src/core/record/commands';
-import { KINDS, type Kind } from '../src/core/record/kinds';
+import type { DossierFields } from '../src/core/commands/commands';
+import { KINDS, type Kind } from '../src/core/kinds/kinds';
 import type { KindId } from '../src/core/record/kind-ids';
 import type {
   AssemblySheet,

@@ -1,5 +1,5 @@
 import { monotonicFactory } from 'ulid';
-import type { AnyCommand, DossierFields, Payloads } from '../src/core/record/commands';
+import type { AnyCommand, DossierFields, Payloads } from '../src/core/commands/commands';
 import type { KindId } from '../src/core/record/kind-ids';
 import type { Frame, Id, MineralLink, PackedOpening } from '../src/core/record/types';
 

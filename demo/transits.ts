@@ -1,5 +1,5 @@
-import type { DossierFields } from '../src/core/record/commands';
-import { KINDS } from '../src/core/record/kinds';
+import type { DossierFields } from '../src/core/commands/commands';
+import { KINDS } from '../src/core/kinds/kinds';
 import type { KindId } from '../src/core/record/kind-ids';
 import type { Frame, PackedBlock, PackedOpening, SealantSheet, TransitSheet } from '../src/core/record/types';
 import { pack } from '../src/core/transit/pack/pack';

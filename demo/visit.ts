@@ -1,5 +1,5 @@
-import type { DossierFields } from '../src/core/record/commands';
-import { looksOf, placesOf } from '../src/core/record/kinds';
+import type { DossierFields } from '../src/core/commands/commands';
+import { looksOf, placesOf } from '../src/core/kinds/kinds';
 import { answersOf, cableOf, entryOf, readingsAt, truthOf } from './scenario';
 import { certificates } from './series';
 import { entryId, WALL_MM, type EnclosureSpec, type EntrySpec, type Script, type SiteSpec } from './spec';

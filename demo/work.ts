@@ -1,4 +1,4 @@
-import { KINDS, lookOf, partTick } from '../src/core/record/kinds';
+import { KINDS, lookOf, partTick } from '../src/core/kinds/kinds';
 import { addDrying } from './mineral';
 import { entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
 import { cableOf } from './scenario';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { ulid } from 'ulid';
-import type { Command } from '../core/record/commands';
+import type { Command } from '../core/commands/commands';
 import { closeApp, siteCalled } from '../server/app';
 import { acceptCommands } from '../server/commands/accept';
 import { IMPORT_KINDS, previewImport, type ImportKind } from '../server/files/import';

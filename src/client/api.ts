@@ -1,5 +1,5 @@
-import type { AnyCommand, DossierFields } from '../core/record/commands';
-import type { JournalNews, Snapshot } from '../core/record/snapshot';
+import type { AnyCommand, DossierFields } from '../core/commands/commands';
+import type { JournalNews, Snapshot } from '../core/commands/news';
 import type { Change, Id } from '../core/record/types';
 
 /** A failed request: what the server said, or that it could not be reached. */

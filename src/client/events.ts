@@ -1,5 +1,5 @@
 import type { InstrumentLine } from '../core/instrument/line';
-import type { JournalEvent, TaskProgress } from '../core/record/snapshot';
+import type { JournalEvent, TaskProgress } from '../core/commands/news';
 import type { Id } from '../core/record/types';
 
 /** What the one event stream brings. */

@@ -1,4 +1,4 @@
-import type { Snapshot } from '../core/record/snapshot';
+import type { Snapshot } from '../core/commands/news';
 import { MemorySlice, type RecordChange } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
 import type { Id } from '../core/record/types';

@@ -1,7 +1,7 @@
 import { api, ApiError, type CommandAnswer } from '../client/api';
-import { apply } from '../core/record/apply';
-import { isRefusal } from '../core/record/commands';
-import type { JournalEntry, JournalEvent } from '../core/record/snapshot';
+import { apply } from '../core/commands/apply';
+import { isRefusal } from '../core/commands/commands';
+import type { JournalEntry, JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
 import { Backoff } from './backoff';
 import type { Copy } from './copy';

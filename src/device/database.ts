@@ -1,8 +1,8 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Person } from '../client/api';
-import type { AnyCommand } from '../core/record/commands';
+import type { AnyCommand } from '../core/commands/commands';
 import { completed } from '../core/record/completed';
-import type { Snapshot } from '../core/record/snapshot';
+import type { Snapshot } from '../core/commands/news';
 import { TABLES } from '../core/record/tables';
 import type { Id, TableName, Tables } from '../core/record/types';
 

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { acceptedBy, demoApp, storeOf, type FakeServer } from '../../tests/server/fake-server';
 import { localStore } from '../../tests/server/local-store';
-import type { Payloads } from '../core/record/commands';
+import type { Payloads } from '../core/commands/commands';
 import type { Base } from '../core/record/types';
 import { Backoff } from './backoff';
 import { openDeviceDb } from './database';

@@ -1,17 +1,17 @@
 import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person } from '../client/api';
 import { followClock, now } from '../client/clock';
-import { apply } from '../core/record/apply';
+import { apply } from '../core/commands/apply';
 import {
   isRefusal,
   Refusal,
   type AnyCommand,
   type CommandKind,
   type Payloads,
-} from '../core/record/commands';
+} from '../core/commands/commands';
 import { OverlaySlice } from '../core/record/overlay';
 import type { Slice } from '../core/record/slice';
-import type { JournalEvent } from '../core/record/snapshot';
+import type { JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost, TableName } from '../core/record/types';
 import { lostWords } from '../core/words/lost';
 import type { Backoff } from './backoff';

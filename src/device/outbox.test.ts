@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { localStore } from '../../tests/server/local-store';
-import type { AnyCommand } from '../core/record/commands';
+import type { AnyCommand } from '../core/commands/commands';
 import type { Waiting } from './database';
 import type { Keeper } from './keeper';
 import { Outbox } from './outbox';

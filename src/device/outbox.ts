@@ -1,6 +1,6 @@
-import type { AnyCommand } from '../core/record/commands';
+import type { AnyCommand } from '../core/commands/commands';
 import type { Id } from '../core/record/types';
-import { upgradeCommand } from '../core/record/upgrade';
+import { upgradeCommand } from '../core/commands/upgrade';
 import type { Person } from '../client/api';
 import { ahead } from './ahead';
 import type { KeptPhoto, Sent, Waiting } from './database';

@@ -1,5 +1,5 @@
 import { completed } from '../core/record/completed';
-import type { Snapshot } from '../core/record/snapshot';
+import type { Snapshot } from '../core/commands/news';
 import { MemorySlice, type RecordChange } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { KIND_IDS } from '../core/record/kind-ids';
-import { KINDS } from '../core/record/kinds';
+import { KINDS } from '../core/kinds/kinds';
 import { dossierWith, type Change } from '../core/rulebook/sound-entry.test.data';
 import { drawEntry } from './draw';
 import type { Drawing, Point, Shape } from './shapes';

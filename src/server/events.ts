@@ -1,5 +1,5 @@
 import type { RecordChange } from '../core/record/slice';
-import type { JournalEvent } from '../core/record/snapshot';
+import type { JournalEvent } from '../core/commands/news';
 import type { Id } from '../core/record/types';
 
 /** How long news of a site gather before they are told, ms. */

@@ -1,5 +1,5 @@
-import type { AnyCommand } from '../core/record/commands';
-import type { JournalNews, Snapshot } from '../core/record/snapshot';
+import type { AnyCommand } from '../core/commands/commands';
+import type { JournalNews, Snapshot } from '../core/commands/news';
 import { TABLES } from '../core/record/tables';
 import type { SiteStore } from '../store/site-store';
 

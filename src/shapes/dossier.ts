@@ -26,7 +26,7 @@ import {
 } from './decorators';
 import { LENGTH, POSITIVE, TEMPERATURE, PLACE_M, ListedShape } from './common';
 import { FrameShape } from './transit';
-import type { DossierFields } from '../core/record/commands';
+import type { DossierFields } from '../core/commands/commands';
 import { CableShapeClass } from './cable';
 import { CertificateShape } from './certificate';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../core/quantity/error';
-import { DOSSIER_TABLES, type DossierTable } from '../core/record/commands';
+import { DOSSIER_TABLES, type DossierTable } from '../core/commands/commands';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { checkRecord, parseCommand } from './parse';
 

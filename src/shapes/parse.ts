@@ -1,5 +1,5 @@
 import { InputError } from '../core/quantity/error';
-import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../core/record/commands';
+import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../core/commands/commands';
 import { check, guard, offencesOf, type Offence } from './check';
 import { DOSSIER_SHAPES, LendShape } from './dossier';
 import * as shapes from './work';

@@ -1,4 +1,4 @@
-import type { DossierFields } from '../core/record/commands';
+import type { DossierFields } from '../core/commands/commands';
 import type { Id } from '../core/record/types';
 import type { Db } from './open';
 

@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { AnyCommand } from '../core/record/commands';
+import type { AnyCommand } from '../core/commands/commands';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { openDatabase } from './open';
 import { TABLES } from '../core/record/tables';

@@ -1,12 +1,12 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { ulid } from 'ulid';
-import { apply } from '../core/record/apply';
-import type { AnyCommand } from '../core/record/commands';
+import { apply } from '../core/commands/apply';
+import type { AnyCommand } from '../core/commands/commands';
 import { completed } from '../core/record/completed';
 import type { RecordChange } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
-import { touchedEntries } from '../core/record/touched';
+import { touchedEntries } from '../core/commands/touched';
 import type { Change, Id, TableName, Tables } from '../core/record/types';
 import { RECORDS_VERSION } from '../core/record/version';
 import { assess } from '../core/rulebook/assess';

@@ -1,4 +1,4 @@
-import type { EntryState, Finding, Outcome } from '../core/rulebook/finding';
+import type { EntryState, Finding, Outcome } from '../core/record/finding';
 import type { GlyphState } from './SealGlyph';
 
 const OF_OUTCOME: Record<Outcome, GlyphState> = {

@@ -1,6 +1,6 @@
 import { Button, Modal, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { KINDS } from '../core/record/kinds';
+import { KINDS } from '../core/kinds/kinds';
 import { SEAL_FATES, type Id, type SealFate } from '../core/record/types';
 import { askedLooks, askedPlaces, holdsOf } from '../core/rulebook/asked';
 import type { Dossier } from '../core/rulebook/dossier';

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useRef, useState } from 'react';
 import { api, ApiError, type ImportPreview } from '../client/api';
-import type { ImportItem } from '../core/record/commands';
+import type { ImportItem } from '../core/commands/commands';
 import { device } from './device';
 import { give } from './give';
 import { TaskBar } from './TaskBar';

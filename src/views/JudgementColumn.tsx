@@ -1,7 +1,7 @@
 import './judgement.css';
 import type { Defect, EntryStatus } from '../core/record/types';
 import type { Dossier } from '../core/rulebook/dossier';
-import { isWorse, countOutcomes, type Finding } from '../core/rulebook/finding';
+import { isWorse, countOutcomes, type Finding } from '../core/record/finding';
 import { basisOf } from '../core/rulebook/references';
 import { ruleOf } from '../core/rulebook/rules';
 import { settling, statement } from '../core/words/findings';

@@ -1,6 +1,6 @@
 import { memo, useState } from 'react';
-import type { LookQuestion } from '../core/record/kinds';
-import { conditionNumber } from '../core/record/kinds/worked-looks';
+import type { LookQuestion } from '../core/kinds/kinds';
+import { conditionNumber } from '../core/kinds/worked-looks';
 import type { Id, Look } from '../core/record/types';
 import { day } from '../core/words/format';
 import { lookPictures } from '../drawing/looks/pictures';

@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { useEffect, useState } from 'react';
-import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../core/record/commands';
+import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../core/commands/commands';
 import { count, moment } from '../core/words/format';
 import { commandWords, refusalWords } from '../core/words/commands';
 import type { DeviceState } from '../device/device';

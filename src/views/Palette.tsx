@@ -1,7 +1,7 @@
 import { Modal } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../core/record/slice';
-import { KINDS } from '../core/record/kinds';
+import { KINDS } from '../core/kinds/kinds';
 import { useDevice } from './device';
 
 interface Hit {

@@ -1,7 +1,7 @@
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useEffect, useState } from 'react';
 import type { Severity } from '../core/defects/severity';
-import type { Payloads } from '../core/record/commands';
+import type { Payloads } from '../core/commands/commands';
 import type { Defect } from '../core/record/types';
 import type { Waiting } from '../device/database';
 import { useAskBeforeLeaving } from '../ui/leaving';

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import type { TaskProgress } from '../core/record/snapshot';
+import type { TaskProgress } from '../core/commands/news';
 import { EventsClient } from '../client/events';
 import { Device, type DeviceState } from '../device/device';
 import { LiveInstrument } from '../device/live-instrument';

@@ -1,4 +1,4 @@
-import { isRefusal, type CommandKind, type Payloads, type Refusal } from '../core/record/commands';
+import { isRefusal, type CommandKind, type Payloads, type Refusal } from '../core/commands/commands';
 import type { Id } from '../core/record/types';
 import { device, hush, say } from './device';
 

@@ -1,4 +1,4 @@
-import { isRefusal } from '../core/record/commands';
+import { isRefusal } from '../core/commands/commands';
 import type { Id } from '../core/record/types';
 import { device, say } from './device';
 

@@ -1,6 +1,6 @@
 import type { Workpiece } from '../core/instrument/caliper';
 import { threadOf } from '../core/gland/thread-table';
-import { KINDS } from '../core/record/kinds';
+import { KINDS } from '../core/kinds/kinds';
 import type { Dossier } from '../core/rulebook/dossier';
 import { gapScale } from '../core/rulebook/gap-scale';
 import { valueTaskOf } from '../core/rulebook/value-task';

@@ -1,5 +1,5 @@
 import { get } from 'node:http';
-import type { Snapshot } from '../../src/core/record/snapshot';
+import type { Snapshot } from '../../src/core/commands/news';
 import { openEntries } from './writing';
 import { take } from '../server/bursts';
 import { clientOf, serveDemo } from '../server/served';

@@ -1,6 +1,6 @@
 import { PROVING_GROUND } from '../../demo/proving';
 import { scriptOf } from '../../demo/seed';
-import type { AnyCommand } from '../../src/core/record/commands';
+import type { AnyCommand } from '../../src/core/commands/commands';
 import type { App } from '../../src/server/app';
 import { acceptCommands } from '../../src/server/commands/accept';
 

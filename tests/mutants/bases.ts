@@ -1,5 +1,5 @@
 import { KIND_IDS, type KindId } from '../../src/core/record/kind-ids';
-import { KINDS } from '../../src/core/record/kinds';
+import { KINDS } from '../../src/core/kinds/kinds';
 import type { Change } from '../../src/core/rulebook/sound-entry.test.data';
 
 const PLUG = {

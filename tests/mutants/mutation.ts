@@ -1,4 +1,4 @@
-import { KINDS, looksOf } from '../../src/core/record/kinds';
+import { KINDS, looksOf } from '../../src/core/kinds/kinds';
 import type { KindId } from '../../src/core/record/kind-ids';
 import type { Certificate } from '../../src/core/record/types';
 import type { Records } from './records';

@@ -1,9 +1,9 @@
 import { dossierOf, type Dossier } from '../../src/core/rulebook/dossier';
-import type { Finding } from '../../src/core/rulebook/finding';
+import type { Finding } from '../../src/core/record/finding';
 import { contextOf, judge } from '../../src/core/rulebook/judge';
 import { ruleOf } from '../../src/core/rulebook/rules';
 import { KIND_IDS } from '../../src/core/record/kind-ids';
-import { KINDS } from '../../src/core/record/kinds';
+import { KINDS } from '../../src/core/kinds/kinds';
 import { BASES } from './bases';
 import { HARMLESS } from './harmless';
 import type { Mutation } from './mutation';

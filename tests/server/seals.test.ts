@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { hashByRule1 } from '../../src/core/record/seal-by-rule-1';
+import { hashByRule1 } from '../../src/core/commands/seal-by-rule-1';
 import { backUp } from '../../src/server/keep/backup';
 import { verifyFolder } from '../../src/server/keep/verify';
 import type { Cable } from '../../src/core/record/types';

@@ -1,6 +1,6 @@
 import { isSoft } from '../measuring/soft';
 import type { Certificate, Entry, GlandSize, Id, Range } from '../record/types';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import type { Check } from '../rulebook/check';
 import { e01 } from '../rulebook/checks/e01-identified';
 import { e02 } from '../rulebook/checks/e02-level';
@@ -15,7 +15,7 @@ import { e13 } from '../rulebook/checks/e13-clamp';
 import { e15 } from '../rulebook/checks/e15-barrier';
 import { e16 } from '../rulebook/checks/e16-cable-kind';
 import { diameterOf, type Context } from '../rulebook/dossier';
-import type { Aspect } from '../rulebook/finding';
+import type { Aspect } from '../record/finding';
 import { fitTaskOf } from '../rulebook/fit-task';
 import { contextOf } from '../rulebook/judge';
 import { washerReasons } from '../rulebook/washer';

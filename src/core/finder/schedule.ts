@@ -1,5 +1,5 @@
 import { compoundFill } from '../gland/compound';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import type { Cable, Certificate, Id } from '../record/types';
 import type { Slice } from '../record/slice';
 import { currentRound, dossierOf, type Dossier } from '../rulebook/dossier';

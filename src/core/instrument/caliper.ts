@@ -1,5 +1,5 @@
-import { faultOf } from '../record/calibration';
-import type { Instrument } from '../record/types';
+import { faultOf } from './calibration';
+import type { InstrumentFields } from './instrument';
 import { clamp } from '../quantity/compare';
 import type { InstrumentLine } from './line';
 import { normalAt } from './random';
@@ -37,7 +37,7 @@ const TRAVEL_MM = 9;
 const UNKNOWN_NOISE_STEPS = 1;
 
 /** A caliper with its jaws open on nothing. */
-export const restingCaliper = (instrument: Instrument, seed: number): CaliperState => ({
+export const restingCaliper = (instrument: InstrumentFields, seed: number): CaliperState => ({
   jawMm: instrument.span[0],
   targetMm: instrument.span[0],
   angleDeg: 0,
@@ -77,7 +77,7 @@ const restOf = ({ workpiece, angleDeg }: CaliperState, span: readonly [number, n
  *
  * @param at time of the sample, ISO 8601
  */
-export function readCaliper(state: CaliperState, instrument: Instrument, at: string): InstrumentLine {
+export function readCaliper(state: CaliperState, instrument: InstrumentFields, at: string): InstrumentLine {
   const { resolution, repeatability, id } = instrument;
   const touching = state.workpiece !== null && Math.abs(state.jawMm - restOf(state, instrument.span)) < 1e-6;
   const sigma = touching ? (repeatability ?? UNKNOWN_NOISE_STEPS * resolution) : 0;

@@ -1,5 +1,5 @@
-import { faultOf } from '../record/calibration';
-import type { Instrument } from '../record/types';
+import { faultOf } from './calibration';
+import type { InstrumentFields } from './instrument';
 import { THREADS } from '../gland/thread-table';
 import type { InstrumentLine } from './line';
 import { normalAt } from './random';
@@ -24,11 +24,11 @@ interface Behaviour {
   /** Value with nothing to show. */
   idle: number;
   /** The value that it comes to for a true one. */
-  settles(target: number, instrument: Instrument): number;
+  settles(target: number, instrument: InstrumentFields): number;
   /** One sample's way from a value to where it settles. */
   approach(from: number, to: number): number;
   /** How near to where it settles it counts as at rest. */
-  restWithin(instrument: Instrument): number;
+  restWithin(instrument: InstrumentFields): number;
 }
 
 /** Share of the way that a thermometer's sensor makes in one sample: it lags by about two seconds. */
@@ -92,15 +92,15 @@ export const GAUGES = {
     approach: atOnce,
     restWithin: () => 1e-9,
   },
-} satisfies Partial<Record<Instrument['kind'], Behaviour>> as Record<GaugeKind, Behaviour>;
+} satisfies Partial<Record<InstrumentFields['kind'], Behaviour>> as Record<GaugeKind, Behaviour>;
 
 export type GaugeKind =
   'thermometer' | 'torque-driver' | 'feeler' | 'insulation-tester' | 'milliohm-meter' | 'pitch-gauge';
 
-const behaviourOf = ({ kind }: Instrument): Behaviour => GAUGES[kind as GaugeKind];
+const behaviourOf = ({ kind }: InstrumentFields): Behaviour => GAUGES[kind as GaugeKind];
 
 /** A gauge in its case. */
-export const restingGauge = (instrument: Instrument, seed: number): GaugeState => ({
+export const restingGauge = (instrument: InstrumentFields, seed: number): GaugeState => ({
   target: null,
   shown: behaviourOf(instrument).idle,
   sample: 0,
@@ -108,7 +108,7 @@ export const restingGauge = (instrument: Instrument, seed: number): GaugeState =
 });
 
 /** The gauge after the user's hand and one sample's time. Pure: same state and input, same result. */
-export function stepGauge(state: GaugeState, input: GaugeInput, instrument: Instrument): GaugeState {
+export function stepGauge(state: GaugeState, input: GaugeInput, instrument: InstrumentFields): GaugeState {
   const { idle, settles, approach } = behaviourOf(instrument);
   const target = input.target === undefined ? state.target : input.target;
   // What is charged discharges first; the others show nothing at once.
@@ -123,7 +123,7 @@ export function stepGauge(state: GaugeState, input: GaugeInput, instrument: Inst
  *
  * @param at time of the sample, ISO 8601
  */
-export function readGauge(state: GaugeState, instrument: Instrument, at: string): InstrumentLine {
+export function readGauge(state: GaugeState, instrument: InstrumentFields, at: string): InstrumentLine {
   const { resolution, repeatability, id, kind, unit } = instrument;
   const { settles, restWithin } = behaviourOf(instrument);
   const { target, shown, sample, seed } = state;

@@ -1,4 +1,4 @@
-import type { ReadingFault, Unit } from '../record/types';
+import type { ReadingFault, Unit } from './instrument';
 
 /** One line of the instrument stream; the same for every simulated instrument. */
 export interface InstrumentLine {

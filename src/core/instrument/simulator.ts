@@ -1,22 +1,22 @@
-import type { Instrument } from '../record/types';
+import type { InstrumentFields } from './instrument';
 import { readCaliper, restingCaliper, stepCaliper, type CaliperInput, type CaliperState } from './caliper';
 import { GAUGES, readGauge, restingGauge, stepGauge, type GaugeInput, type GaugeState } from './gauge';
 import type { InstrumentLine } from './line';
 
 /** A simulated instrument in use: what it is doing, and how it goes on. Server and page drive the same one. */
 export type Simulated =
-  | { is: 'caliper'; instrument: Instrument; state: CaliperState }
-  | { is: 'gauge'; instrument: Instrument; state: GaugeState };
+  | { is: 'caliper'; instrument: InstrumentFields; state: CaliperState }
+  | { is: 'gauge'; instrument: InstrumentFields; state: GaugeState };
 
 /** The user's hand on any simulated instrument; what does not concern it is left out. */
 export type InstrumentInput = CaliperInput & GaugeInput;
 
 /** Whether an instrument can send by itself. */
-export const sends = ({ simulated, kind }: Instrument): boolean =>
+export const sends = ({ simulated, kind }: InstrumentFields): boolean =>
   simulated && (kind === 'caliper' || kind in GAUGES);
 
 /** An instrument taken out of its case; it has to be one that sends. */
-export function takeOut(instrument: Instrument, seed: number): Simulated {
+export function takeOut(instrument: InstrumentFields, seed: number): Simulated {
   return instrument.kind === 'caliper'
     ? { is: 'caliper', instrument, state: restingCaliper(instrument, seed) }
     : { is: 'gauge', instrument, state: restingGauge(instrument, seed) };

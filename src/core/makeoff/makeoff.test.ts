@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { apply } from '../record/apply';
-import type { AnyCommand } from '../record/commands';
+import { apply } from '../commands/apply';
+import type { AnyCommand } from '../commands/commands';
 import { KIND_IDS } from '../record/kind-ids';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import type { MemorySlice } from '../record/slice';
 import { currentRound, dossierOf } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';

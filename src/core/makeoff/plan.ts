@@ -1,11 +1,11 @@
 import { partsOf } from '../finder/schedule';
 import { CandidateJudge } from '../finder/candidate';
 import { needOf } from '../finder/need';
-import { placeOf, partTick, type LookQuestion, type Part, type Place, type Step } from '../record/kinds';
-import { DIAMETERS, jointAnswer } from '../record/kinds/places';
-import { isTestHold, MEASURE } from '../record/kinds/steps';
+import { placeOf, partTick, type LookQuestion, type Part, type Place, type Step } from '../kinds/kinds';
+import { DIAMETERS, jointAnswer } from '../kinds/places';
+import { isTestHold, MEASURE } from '../kinds/steps';
 import type { Habit, Joint, MakeOff, PackedOpening, Tick } from '../record/types';
-import { pickList } from '../transit/planned';
+import { pickList } from '../rulebook/transit-planned';
 import { askedLooks, askedPlaces, holdsOf, stepsOf } from '../rulebook/asked';
 import { holdIsMet } from '../rulebook/mineral-records';
 import { groupsOf, kindOf, type Dossier } from '../rulebook/dossier';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { apply } from '../record/apply';
-import type { AnyCommand } from '../record/commands';
+import { apply } from '../commands/apply';
+import type { AnyCommand } from '../commands/commands';
 import { recordsWith } from '../rulebook/sound-entry.test.data';
 import type { Cable, InsulationTest } from '../record/types';
 import { fallsBetween, historyOf, stateOfTest } from './cable-tests';

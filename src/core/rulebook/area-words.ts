@@ -1,7 +1,7 @@
 import type { Area } from '../record/types';
 import { notApplicable, unread } from './check';
 import type { Classified } from './classified';
-import type { Aspect } from './finding';
+import type { Aspect } from '../record/finding';
 
 /** Why an area asks for nothing, or nobody can say what it asks for; null where it is classified. */
 export function withoutHazard(where: Classified, { name }: Pick<Area, 'name'>): Aspect | null {

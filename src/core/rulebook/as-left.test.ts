@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { apply } from '../record/apply';
-import type { AnyCommand } from '../record/commands';
+import { apply } from '../commands/apply';
+import type { AnyCommand } from '../commands/commands';
 import type { KindId } from '../record/kind-ids';
 import { KIND_IDS } from '../record/kind-ids';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import type { MemorySlice } from '../record/slice';
 import type { AsLeft, Grade, Round } from '../record/types';
 import { statement } from '../words/findings';

@@ -1,6 +1,6 @@
-import { looksOf, placesOf, type LookQuestion, type Place, type Step } from '../record/kinds';
-import { TEST_HOLDS } from '../record/kinds/steps';
-import { jointAnswer, jointSeen } from '../record/kinds/places';
+import { looksOf, placesOf, type LookQuestion, type Place, type Step } from '../kinds/kinds';
+import { TEST_HOLDS } from '../kinds/steps';
+import { jointAnswer, jointSeen } from '../kinds/places';
 import { groupsOf, isFlameproof, kindOf, type Dossier } from './dossier';
 
 /** Number of cores of the cable; null where they are not recorded. */

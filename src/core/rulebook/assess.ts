@@ -2,7 +2,7 @@ import type { Slice } from '../record/slice';
 import type { Defect, EntryStatus, Grade, HeldDefect, Id, Inspection, Round } from '../record/types';
 import { askedLooks, askedPlaces } from './asked';
 import { currentRound, dossierOf, groupsOf, type Dossier } from './dossier';
-import { countOutcomes, stateOf, type Aspect, type EntryState, type Finding } from './finding';
+import { countOutcomes, stateOf, type Aspect, type EntryState, type Finding } from '../record/finding';
 import { asksFor } from './grades';
 import { judge } from './judge';
 import { ruleOf } from './rules';

@@ -1,7 +1,7 @@
 import type { Hazard, Severity } from '../defects/severity';
 import type { Grade } from '../record/types';
 import type { Context } from './dossier';
-import type { Aspect, Facts, Outcome } from './finding';
+import type { Aspect, Facts, Outcome } from '../record/finding';
 
 /** A rule of the book: data and one function. */
 export interface Check {

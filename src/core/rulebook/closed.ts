@@ -1,7 +1,7 @@
 import { fingerprintOf } from '../record/fingerprint';
 import { instrumentNow } from '../record/instruments';
-import { lookOf, placeOf } from '../record/kinds';
-import { conditionNumber } from '../record/kinds/worked-looks';
+import { lookOf, placeOf } from '../kinds/kinds';
+import { conditionNumber } from '../kinds/worked-looks';
 import type { Slice } from '../record/slice';
 import type { AsLeft, Cable, Entry, Id, Instrument, Look, MakeOff } from '../record/types';
 import { groupReadings, type ReadingGroup } from './readings';

@@ -1,7 +1,7 @@
 import { diameter, type Diameter } from '../measuring/diameter';
-import { repeatabilityOn } from '../record/calibration';
+import { repeatabilityOn } from '../instrument/calibration';
 import { instrumentNow } from '../record/instruments';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import type { Slice } from '../record/slice';
 import type {
   Area,

@@ -1,9 +1,9 @@
-import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../record/kinds/places';
+import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../kinds/places';
 import type { Joint } from '../record/types';
 import { notApplicable, unread } from './check';
 import { groupsOf, kindOf, type Context } from './dossier';
 import { asksFor } from './grades';
-import type { Aspect } from './finding';
+import type { Aspect } from '../record/finding';
 import { judgeValues } from './judge-value';
 import { judgeLook } from './look';
 import { taskOfJoint } from './value-task';

@@ -1,7 +1,7 @@
 import { atMost, below } from '../quantity/compare';
 import { conforms, fails, marginal, unread } from './check';
 import type { Context } from './dossier';
-import type { Aspect, Facts } from './finding';
+import type { Aspect, Facts } from '../record/finding';
 
 /** A resistance of the earth path as it was measured, Ω. */
 export interface EarthReading {

@@ -12,7 +12,7 @@ import {
   type Context,
   type ReadingGroup,
 } from './dossier';
-import { isWorse, type Aspect, type Facts } from './finding';
+import { isWorse, type Aspect, type Facts } from '../record/finding';
 import { faultOfGroup } from './judge-value';
 import { judgeLook } from './look';
 import { countedGroups, type Weighed } from './readings';

@@ -1,10 +1,10 @@
 import { compoundTimes } from '../gland/compound';
 import { atMost, below } from '../quantity/compare';
 import type { CompoundData, Pour } from '../record/types';
-import { isLater } from '../record/calibration';
+import { isLater } from '../instrument/calibration';
 import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
-import type { Aspect, Facts } from './finding';
+import type { Aspect, Facts } from '../record/finding';
 
 const MINUTE_MS = 60_000;
 const HOUR_MS = 3_600_000;

@@ -1,7 +1,7 @@
 import { atMost, below } from '../quantity/compare';
 import { conforms, fails, marginal, unread } from './check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from './dossier';
-import type { Aspect, Facts } from './finding';
+import type { Aspect, Facts } from '../record/finding';
 import { passedOver } from './passed-over';
 import { countedGroups, type Weighed } from './readings';
 

@@ -1,10 +1,10 @@
-import { isLater } from '../record/calibration';
+import { isLater } from '../instrument/calibration';
 import type { KindId } from '../record/kind-ids';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import type { Grade } from '../record/types';
 import type { Check } from './check';
 import type { Context, Dossier } from './dossier';
-import { isWorse, type Aspect, type Finding } from './finding';
+import { isWorse, type Aspect, type Finding } from '../record/finding';
 import { asksFor } from './grades';
 import { withoutFuture } from './readings';
 import { ruleOf } from './rules';

@@ -1,10 +1,10 @@
-import { isLater } from '../record/calibration';
-import { lookOf } from '../record/kinds';
-import type { LookQuestion } from '../record/kinds/look';
-import { conditionLook, conditionNumber } from '../record/kinds/worked-looks';
+import { isLater } from '../instrument/calibration';
+import { lookOf } from '../kinds/kinds';
+import type { LookQuestion } from '../kinds/look';
+import { conditionLook, conditionNumber } from '../kinds/worked-looks';
 import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
-import type { Aspect } from './finding';
+import type { Aspect } from '../record/finding';
 import { passedOver } from './passed-over';
 
 /** The question of a look: of the kind, or the tick of a special condition of the certificate. */

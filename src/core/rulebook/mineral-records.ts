@@ -1,9 +1,9 @@
 import { stateOfTest, stateWhenRead, type TestState } from '../mineral/cable-tests';
 import { instrumentNow } from '../record/instruments';
-import { KINDS } from '../record/kinds';
-import { FILL, type TestHold } from '../record/kinds/steps';
+import { KINDS } from '../kinds/kinds';
+import { FILL, type TestHold } from '../kinds/steps';
 import type { Slice } from '../record/slice';
-import { readingFault } from '../record/calibration';
+import { readingFault } from '../instrument/calibration';
 import type { Cable, Continuity, Entry, Id, Instrument, InsulationTest, ReadingFault } from '../record/types';
 
 /** Tests of the cable in a mineral-insulated entry, and when its pot was sealed. */

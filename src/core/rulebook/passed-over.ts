@@ -1,8 +1,8 @@
-import { lookOf, placeOf } from '../record/kinds';
-import { isTestHold, testTitle } from '../record/kinds/steps';
+import { lookOf, placeOf } from '../kinds/kinds';
+import { isTestHold, testTitle } from '../kinds/steps';
 import { unread } from './check';
 import type { Context } from './dossier';
-import type { Aspect } from './finding';
+import type { Aspect } from '../record/finding';
 
 /** Says that an unanswered place or look is a hold point that was passed over; null where it is not. */
 export function passedOver({ skipped, entry }: Context, id: string): Aspect | null {

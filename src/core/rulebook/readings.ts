@@ -1,6 +1,6 @@
 import type { DiameterMethod } from '../measuring/diameter';
-import { isLater, readingFault } from '../record/calibration';
-import { placeOf } from '../record/kinds';
+import { isLater, readingFault } from '../instrument/calibration';
+import { placeOf } from '../kinds/kinds';
 import type { KindId } from '../record/kind-ids';
 import type { Id, Instrument, Reading, ReadingFault } from '../record/types';
 

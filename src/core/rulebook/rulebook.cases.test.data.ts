@@ -1,5 +1,5 @@
 import type { Adaptor, Entry, UnusedEntry } from '../record/types';
-import type { Outcome } from './finding';
+import type { Outcome } from '../record/finding';
 import type { BlockSide, InsulationTest, PackedBlock } from '../record/types';
 import { MORE_CASES } from './rulebook.more-cases.test.data';
 import {

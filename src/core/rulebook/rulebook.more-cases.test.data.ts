@@ -1,5 +1,5 @@
 import type { Adaptor, Certificate, Enclosure, Entry, Joint, UnusedEntry } from '../record/types';
-import type { Outcome } from './finding';
+import type { Outcome } from '../record/finding';
 import { insulationTest, reading, type Change } from './sound-entry.test.data';
 
 const B: Change = { kind: 'gland-barrier' };

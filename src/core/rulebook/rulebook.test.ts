@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sentence, sentenceKeys, settleKeys, settling, statement } from '../words/findings';
-import type { Aspect } from './finding';
+import type { Aspect } from '../record/finding';
 import { statusOf } from './assess';
 import { judge } from './judge';
 import { KIND_IDS } from '../record/kind-ids';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import { ruleOf, RULES } from './rules';
 import { basisOf } from './references';
 import { CASES } from './rulebook.cases.test.data';

@@ -1,4 +1,4 @@
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import type { AsLeft, Entry, MakeOff } from '../record/types';
 
 /** A hold point that was passed over: who did, and why. */

@@ -1,4 +1,4 @@
-import { KINDS, looksOf, placesOf, placeOf } from '../record/kinds';
+import { KINDS, looksOf, placesOf, placeOf } from '../kinds/kinds';
 import type { KindId } from '../record/kind-ids';
 import { MemorySlice, type RecordChange } from '../record/slice';
 import type {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { levelOf } from '../defects/severity';
-import { apply } from '../record/apply';
-import type { AnyCommand } from '../record/commands';
+import { apply } from '../commands/apply';
+import type { AnyCommand } from '../commands/commands';
 import { MemorySlice } from '../record/slice';
 import type { Grade, Round } from '../record/types';
 import { assess, openingSettles, standingState } from './assess';

@@ -3,7 +3,7 @@ import { listedForDivision, type ListedDivision } from '../hazard/division';
 import type { AreaHazard } from './classified';
 import { conceptsHere } from './compartment';
 import type { Context } from './dossier';
-import type { Facts } from './finding';
+import type { Facts } from '../record/finding';
 
 /** A device that stands in an enclosure's wall: gland, adaptor, plug or transit. */
 export interface Device {

@@ -1,7 +1,7 @@
-import { blocksOf, type BlockState } from '../transit/found';
-import { measuredIn, type MeasuredInSealant } from '../transit/sealed';
+import { blocksOf, type BlockState } from './transit-found';
+import { measuredIn, type MeasuredInSealant } from './transit-sealed';
 import { instrumentNow } from '../record/instruments';
-import { KINDS } from '../record/kinds';
+import { KINDS } from '../kinds/kinds';
 import { namesIn } from '../record/packing';
 import type { Slice } from '../record/slice';
 import type {

@@ -1,5 +1,5 @@
 import { linkLengths } from '../mineral/link';
-import { jointAnswer, jointTitle } from '../record/kinds/places';
+import { jointAnswer, jointTitle } from '../kinds/places';
 import type { Joint } from '../record/types';
 import type { Dossier } from './dossier';
 import { SUPPORT_WITHIN_MM } from './limits';

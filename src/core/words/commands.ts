@@ -1,5 +1,5 @@
-import type { AnyCommand, DossierTable } from '../record/commands';
-import { DOSSIER_TABLES } from '../record/commands';
+import type { AnyCommand, DossierTable } from '../commands/commands';
+import { DOSSIER_TABLES } from '../commands/commands';
 import { nounOf } from '../record/references';
 import type { Slice } from '../record/slice';
 import { nameOf } from './lost';

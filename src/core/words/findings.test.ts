@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Facts } from '../rulebook/finding';
+import type { Facts } from '../record/finding';
 import { RULES } from '../rulebook/rules';
 import { sentence, sentenceKeys, settleKeys, settling } from './findings';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { KINDS } from '../../core/record/kinds';
-import { jointLook } from '../../core/record/kinds/worked-looks';
+import { KINDS } from '../../core/kinds/kinds';
+import { jointLook } from '../../core/kinds/worked-looks';
 import { JOINTS } from '../../core/record/types';
 import { drawingToSvg } from '../svg';
 import { lookPictures } from './pictures';

@@ -3,7 +3,7 @@ import { cutMarks } from '../../core/makeoff/marks';
 import { planOf } from '../../core/makeoff/plan';
 import { FINISHED, stageOf } from '../../core/makeoff/stage';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { MakeOff } from '../../core/record/types';
 import { dossierWith } from '../../core/rulebook/sound-entry.test.data';
 import { drawEntry } from '../draw';

@@ -4,7 +4,7 @@ import { threadOf } from '../../core/gland/thread-table';
 import { FINISHED, type Stage } from '../../core/makeoff/stage';
 import { linkLengths } from '../../core/mineral/link';
 import { metalSheathMm } from '../../core/mineral/sheath';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { MineralLink } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/format';

@@ -1,4 +1,4 @@
-import type { BlockState, SideState } from '../../core/transit/found';
+import type { BlockState, SideState } from '../../core/rulebook/transit-found';
 import { circle, rectangle, type Point } from '../shapes';
 import type { Pen } from '../section/pen';
 

@@ -1,5 +1,5 @@
-import { compressionOf } from '../../core/transit/found';
-import { placedIn } from '../../core/transit/sealed';
+import { compressionOf } from '../../core/rulebook/transit-found';
+import { placedIn } from '../../core/rulebook/transit-sealed';
 import type { FrameOpening } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import type { OpeningState } from '../../core/rulebook/transit-records';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { coringFor } from '../../core/transit/sealed';
+import { coringFor } from '../../core/rulebook/transit-sealed';
 import { dossierWith, type Change } from '../../core/rulebook/sound-entry.test.data';
 import { drawEntry } from '../draw';
 import { drawCoring } from './coring';

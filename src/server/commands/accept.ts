@@ -1,14 +1,14 @@
 import { createHash } from 'node:crypto';
 import canonicalize from 'canonicalize';
 import { InputError } from '../../core/quantity/error';
-import { isRefusal, Refusal, type AnyCommand } from '../../core/record/commands';
+import { isRefusal, Refusal, type AnyCommand } from '../../core/commands/commands';
 import type { RecordChange } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { SiteStore } from '../../store/site-store';
 import type { Clock } from '../clock';
 import { listedSites, listSite, type Listing } from '../site-list';
-import type { JournalEvent } from '../../core/record/snapshot';
+import type { JournalEvent } from '../../core/commands/news';
 import { lookOf } from '../../shapes/letters';
 import { parseCommand } from '../../shapes/parse';
 

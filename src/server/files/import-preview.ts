@@ -1,4 +1,4 @@
-import type { ImportItem } from '../../core/record/commands';
+import type { ImportItem } from '../../core/commands/commands';
 import { canonicalHash } from '../../core/record/seal';
 import type { FileFault } from './schema';
 

@@ -1,6 +1,6 @@
 import { InputError } from '../../core/quantity/error';
 import { readQuantity } from '../../core/quantity/quantity';
-import type { DossierFields } from '../../core/record/commands';
+import type { DossierFields } from '../../core/commands/commands';
 import type { ArmourType, Certificate, GlandSize, Range } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';
 import { checkRecord } from '../../shapes/parse';

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import { InputError } from '../../core/quantity/error';
 import { readQuantity, type QuantityId } from '../../core/quantity/quantity';
-import type { DossierFields } from '../../core/record/commands';
+import type { DossierFields } from '../../core/commands/commands';
 import { completed } from '../../core/record/completed';
 import { ARMOUR_TYPES, type ArmourType, type CableShape, type Id } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';

@@ -2,7 +2,7 @@ import type { Slice } from '../../core/record/slice';
 import type { Entry, EntryStatus, Grade } from '../../core/record/types';
 import { assess } from '../../core/rulebook/assess';
 import type { Dossier } from '../../core/rulebook/dossier';
-import type { Finding } from '../../core/rulebook/finding';
+import type { Finding } from '../../core/record/finding';
 import { basisOf } from '../../core/rulebook/references';
 import { ruleOf } from '../../core/rulebook/rules';
 import { settling, statement } from '../../core/words/findings';

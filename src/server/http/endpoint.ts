@@ -1,6 +1,6 @@
 import type { APIContext, APIRoute } from 'astro';
 import type { InputError } from '../../core/quantity/error';
-import { isRefusal } from '../../core/record/commands';
+import { isRefusal } from '../../core/commands/commands';
 import type { Tables } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { DatabaseError } from '../../store/open';

@@ -1,4 +1,4 @@
-import type { TaskProgress } from '../../core/record/snapshot';
+import type { TaskProgress } from '../../core/commands/news';
 import type { Id } from '../../core/record/types';
 import type { EventHub } from '../events';
 import type { Piece } from '../jobs/job';

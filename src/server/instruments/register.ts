@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { ulid } from 'ulid';
-import { withCalibrations } from '../../core/record/calibration';
-import { Refusal, type Command } from '../../core/record/commands';
+import { withCalibrations } from '../../core/instrument/calibration';
+import { Refusal, type Command } from '../../core/commands/commands';
 import { currentInstruments, registerIdOf } from '../../core/record/instruments';
 import type { RecordChange } from '../../core/record/slice';
 import type { Id, Instrument } from '../../core/record/types';

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { createHash } from 'node:crypto';
-import { apply } from '../../core/record/apply';
-import type { AnyCommand } from '../../core/record/commands';
+import { apply } from '../../core/commands/apply';
+import type { AnyCommand } from '../../core/commands/commands';
 import { MemorySlice } from '../../core/record/slice';
 import { TABLES } from '../../core/record/tables';
 import type { Id, TableName, Tables } from '../../core/record/types';

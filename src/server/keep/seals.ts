@@ -1,5 +1,5 @@
 import { canonicalHash, frozenIn, hashOfSeal } from '../../core/record/seal';
-import { hashByRule1 } from '../../core/record/seal-by-rule-1';
+import { hashByRule1 } from '../../core/commands/seal-by-rule-1';
 import { MemorySlice } from '../../core/record/slice';
 import { TABLES } from '../../core/record/tables';
 import type { AsLeft, Change, Id, Inspection, TableName, Tables } from '../../core/record/types';

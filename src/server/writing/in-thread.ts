@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import { InputError } from '../../core/quantity/error';
-import { Refusal } from '../../core/record/commands';
+import { Refusal } from '../../core/commands/commands';
 import { DatabaseError } from '../../store/open';
 import type { EventHub } from '../events';
 import type { CommandAnswer } from '../commands/accept';

@@ -1,4 +1,4 @@
-import type { JournalEvent } from '../../core/record/snapshot';
+import type { JournalEvent } from '../../core/commands/news';
 import type { Id, Photo } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { CommandAnswer } from '../commands/accept';

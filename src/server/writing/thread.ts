@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
 import { InputError } from '../../core/quantity/error';
-import { isRefusal } from '../../core/record/commands';
+import { isRefusal } from '../../core/commands/commands';
 import { Installation, INSTALLATION_DB } from '../../store/installation';
 import { leaveCheckpoints, DatabaseError } from '../../store/open';
 import { replicaOf } from '../../store/replicating';

@@ -2,12 +2,12 @@ import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
 import { now } from '../../client/clock';
 import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import { GRADES, type Grade, type Id } from '../../core/record/types';
-import { isSealed } from '../../core/record/apply-inspection';
+import { isSealed } from '../../core/commands/apply-inspection';
 import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
 import { currentRound, dossierOf, type Context } from '../../core/rulebook/dossier';
-import type { Finding } from '../../core/rulebook/finding';
+import type { Finding } from '../../core/record/finding';
 import { asksFor } from '../../core/rulebook/grades';
 import { assessDossier, openingSettles } from '../../core/rulebook/assess';
 import { contextOf } from '../../core/rulebook/judge';

@@ -5,7 +5,7 @@ import { useForm } from '@mantine/form';
 import { useAskBeforeLeaving } from '../../ui/leaving';
 import { useState } from 'react';
 import { now } from '../../client/clock';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { Id, Pour } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { clocksOf } from '../../core/rulebook/judge-pour';

@@ -1,4 +1,4 @@
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import { GRADES, type Grade } from '../../core/record/types';
 import { classified } from '../../core/rulebook/classified';
 import type { Dossier } from '../../core/rulebook/dossier';

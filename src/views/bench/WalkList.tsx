@@ -1,5 +1,5 @@
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id, Round } from '../../core/record/types';
 import { dossierOf } from '../../core/rulebook/dossier';

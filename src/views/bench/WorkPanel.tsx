@@ -1,4 +1,4 @@
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
 

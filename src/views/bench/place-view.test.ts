@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import { dossierWith, SOUND_GAP_MM, type Change } from '../../core/rulebook/sound-entry.test.data';
 import { contextOf, judge } from '../../core/rulebook/judge';
 import { nextPlace, partState, placeView } from './place-view';

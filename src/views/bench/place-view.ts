@@ -8,11 +8,11 @@ import {
   type Context,
   type ReadingGroup,
 } from '../../core/rulebook/dossier';
-import { isWorse, type Aspect, type Finding } from '../../core/rulebook/finding';
+import { isWorse, type Aspect, type Finding } from '../../core/record/finding';
 import { judgeValues } from '../../core/rulebook/judge-value';
 import { valueTaskOf } from '../../core/rulebook/value-task';
-import type { Place } from '../../core/record/kinds';
-import { DIAMETERS } from '../../core/record/kinds/places';
+import type { Place } from '../../core/kinds/kinds';
+import { DIAMETERS } from '../../core/kinds/places';
 import type { Id, Reading, ReadingFault } from '../../core/record/types';
 import type { PartState } from '../../drawing/shapes';
 import { glyphOfFinding } from '../../ui/glyph-state';

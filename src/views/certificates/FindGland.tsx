@@ -3,7 +3,7 @@ import type { Candidate } from '../../core/finder/candidate';
 import { needOf } from '../../core/finder/need';
 import { chartSize, rankGlands } from '../../core/finder/rank';
 import { partsOf } from '../../core/finder/schedule';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';

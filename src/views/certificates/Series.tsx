@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { seriesOf, type SeriesPart } from '../../core/finder/series';
-import { KINDS } from '../../core/record/kinds';
-import { jointTitle } from '../../core/record/kinds/places';
+import { KINDS } from '../../core/kinds/kinds';
+import { jointTitle } from '../../core/kinds/places';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate, Id } from '../../core/record/types';
 import { assess } from '../../core/rulebook/assess';

@@ -1,6 +1,6 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { NEXT_STATES } from '../../core/record/apply-defect';
+import { NEXT_STATES } from '../../core/commands/apply-defect';
 import type { Defect } from '../../core/record/types';
 import { day } from '../../core/words/format';
 import { historyOf } from '../../core/words/history';

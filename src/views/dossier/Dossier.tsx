@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { DossierTable, Payloads } from '../../core/record/commands';
+import type { DossierTable, Payloads } from '../../core/commands/commands';
 import { device, parameter, useDevice } from '../device';
 import { tryGive } from '../give';
 import { Root, type ViewProps } from '../Root';

@@ -4,7 +4,7 @@ import type { Change } from '../../core/record/types';
 import { historyOf } from '../../core/words/history';
 import { HistoryList } from '../HistoryList';
 import { useDevice } from '../device';
-import type { DossierTable } from '../../core/record/commands';
+import type { DossierTable } from '../../core/commands/commands';
 import type { Field } from './fields';
 
 /** What happened to a record: who changed what, from what, to what, and values that did not stand. */

@@ -1,7 +1,7 @@
 import { Alert, Button, Group } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { DossierTable } from '../../core/record/commands';
+import type { DossierTable } from '../../core/commands/commands';
 import type { Slice } from '../../core/record/slice';
 import { count } from '../../core/words/format';
 import { useAskBeforeLeaving } from '../../ui/leaving';

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import type { DossierTable } from '../../core/record/commands';
+import type { DossierTable } from '../../core/commands/commands';
 import { registerIdOf } from '../../core/record/instruments';
 import type { Tables } from '../../core/record/types';
 import { device } from '../device';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { apply } from '../../core/record/apply';
-import type { AnyCommand, DossierTable } from '../../core/record/commands';
+import { apply } from '../../core/commands/apply';
+import type { AnyCommand, DossierTable } from '../../core/commands/commands';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import { MemorySlice } from '../../core/record/slice';
 import { assess } from '../../core/rulebook/assess';

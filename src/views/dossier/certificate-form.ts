@@ -2,7 +2,7 @@ import { THREADS } from '../../core/gland/thread-table';
 import { GROUPS } from '../../core/hazard/group';
 import { CATEGORIES, LEVELS } from '../../core/hazard/level';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import { ARMOUR_TYPES, JOINTS, SCHOOLS } from '../../core/record/types';
 import {
   choices,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DOSSIER_TABLES } from '../../core/record/commands';
+import { DOSSIER_TABLES } from '../../core/commands/commands';
 import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
 import { faultsOf, fieldAt, offenceWords, own, toDraft, toRecord, asSent, type Draft } from './draft';
 import { blankOf, get, put } from './fields';

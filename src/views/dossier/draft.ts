@@ -1,6 +1,6 @@
 import { readConcepts } from '../../core/hazard/concept';
 import { readQuantity, shownQuantity } from '../../core/quantity/quantity';
-import type { DossierTable } from '../../core/record/commands';
+import type { DossierTable } from '../../core/commands/commands';
 import { quantityFault } from '../../core/words/quantity';
 import { recordOffences } from '../../shapes/parse';
 import { blankOf, get, put, type Field } from './fields';

@@ -3,7 +3,7 @@ import { GROUPS } from '../../core/hazard/group';
 import { LEVELS } from '../../core/hazard/level';
 import { THREADS } from '../../core/gland/thread-table';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import { RACEWAY_MEANS } from '../../core/record/types';
 import {
   choices,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DOSSIER_TABLES, type DossierTable } from '../../core/record/commands';
+import { DOSSIER_TABLES, type DossierTable } from '../../core/commands/commands';
 import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
 import { checkRecord } from '../../shapes/parse';
 import type { Entry, Instrument, UnusedEntry } from '../../core/record/types';

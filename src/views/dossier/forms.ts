@@ -24,7 +24,7 @@ import { CABLE_FORM } from './cable-form';
 import { CERTIFICATE_FORM } from './certificate-form';
 import { ENCLOSURE_FORM } from './enclosure-form';
 import { ENTRY_FORM } from './entry-form';
-import type { DossierTable } from '../../core/record/commands';
+import type { DossierTable } from '../../core/commands/commands';
 
 const CLASSES = Object.keys(TEMPERATURE_CLASSES);
 

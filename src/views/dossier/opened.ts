@@ -1,4 +1,4 @@
-import type { DossierTable } from '../../core/record/commands';
+import type { DossierTable } from '../../core/commands/commands';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
 import { device, parameter } from '../device';

@@ -1,5 +1,5 @@
 import type { Plan } from '../../core/makeoff/plan';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/format';
 import { closingWords, FROM_WORDS, HABIT_WORDS, MISSING_WORDS } from '../../core/words/makeoff';

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { PlanStep } from '../../core/makeoff/plan';
-import { placeOf } from '../../core/record/kinds';
-import { isTestHold } from '../../core/record/kinds/steps';
+import { placeOf } from '../../core/kinds/kinds';
+import { isTestHold } from '../../core/kinds/steps';
 import type { MakeOff } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';

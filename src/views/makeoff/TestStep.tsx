@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { stateOfTest } from '../../core/mineral/cable-tests';
-import type { TestHold } from '../../core/record/kinds/steps';
+import type { TestHold } from '../../core/kinds/steps';
 import type { Slice } from '../../core/record/slice';
 import type { InsulationTest } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { clocksOfSite } from '../../core/makeoff/clocks';

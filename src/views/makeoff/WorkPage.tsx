@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { clocksOfSite } from '../../core/makeoff/clocks';
 import { stageOf } from '../../core/makeoff/stage';
 import type { Plan, PlanPart, PlanStep } from '../../core/makeoff/plan';
-import { KINDS, partTick } from '../../core/record/kinds';
+import { KINDS, partTick } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';

@@ -1,6 +1,6 @@
 import type { Hold } from '../../core/makeoff/plan';
-import { isTestHold, testTitle } from '../../core/record/kinds/steps';
-import { placeOf } from '../../core/record/kinds';
+import { isTestHold, testTitle } from '../../core/kinds/steps';
+import { placeOf } from '../../core/kinds/kinds';
 import { askedLooks } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
 

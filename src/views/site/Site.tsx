@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
-import { KINDS } from '../../core/record/kinds';
+import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { EntryStatus, Grade } from '../../core/record/types';
 import { assess, standingState } from '../../core/rulebook/assess';
-import { ENTRY_STATES, type EntryState } from '../../core/rulebook/finding';
+import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { day } from '../../core/words/format';
 import { GRADE_WORDS, STATE_WORDS } from '../../core/words/labels';
 import { glyphOfState } from '../../ui/glyph-state';

@@ -1,4 +1,4 @@
-import type { EntryState } from '../../core/rulebook/finding';
+import type { EntryState } from '../../core/record/finding';
 import type { Area, Enclosure, Entry, EntryStatus } from '../../core/record/types';
 
 /** One entry as the plan and the list show it. */

@@ -4,7 +4,7 @@ import { MeasuresInput, useMeasures } from '../../ui/MeasuresInput';
 import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import type { BlockSide, Id, Instrument, PackedBlock, TransitSheet } from '../../core/record/types';
-import type { BlockState, SideState } from '../../core/transit/found';
+import type { BlockState, SideState } from '../../core/rulebook/transit-found';
 import { figure, ohm } from '../../core/words/format';
 import { instrument as hand, useInstrument } from '../device';
 import { sends } from '../../core/instrument/simulator';

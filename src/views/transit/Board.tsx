@@ -1,5 +1,5 @@
 import { currentInstruments } from '../../core/record/instruments';
-import type { Finding } from '../../core/rulebook/finding';
+import type { Finding } from '../../core/record/finding';
 import { blocksOf } from './failed-blocks';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
@@ -9,8 +9,8 @@ import type { Slice } from '../../core/record/slice';
 import type { PackedOpening, TransitSheet } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import type { OpeningState } from '../../core/rulebook/transit-records';
-import { compressionOf } from '../../core/transit/found';
-import { changeBlock, moveCable, type BlockAt } from '../../core/transit/planned';
+import { compressionOf } from '../../core/rulebook/transit-found';
+import { changeBlock, moveCable, type BlockAt } from '../../core/rulebook/transit-planned';
 import { count, figure } from '../../core/words/format';
 import { say } from '../device';
 import { BlockPanel } from './BlockPanel';

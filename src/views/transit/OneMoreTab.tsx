@@ -1,9 +1,9 @@
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { oneMore } from '../../core/transit/one-more';
+import { oneMore } from '../../core/rulebook/transit-one-more';
 import type { TransitSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { coringFor, placedIn, sealantOpening } from '../../core/transit/sealed';
+import { coringFor, placedIn, sealantOpening } from '../../core/rulebook/transit-sealed';
 import { openingMm2 } from '../../core/transit/sealant';
 import { count, figure } from '../../core/words/format';
 import { drawCoring } from '../../drawing/transit/coring';

@@ -11,9 +11,9 @@ import { Button } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { greedyPack } from '../../core/transit/pack/pack';
-import { packCable, pickList, packedFrom } from '../../core/transit/planned';
+import { packCable, pickList, packedFrom } from '../../core/rulebook/transit-planned';
 import { sealantNeed } from '../../core/transit/sealant';
-import { leastDistances, placedIn, sealantOpening, type Placed } from '../../core/transit/sealed';
+import { leastDistances, placedIn, sealantOpening, type Placed } from '../../core/rulebook/transit-sealed';
 import type { Slice } from '../../core/record/slice';
 import type {
   FrameOpening,

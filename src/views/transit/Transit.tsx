@@ -1,8 +1,8 @@
-import type { BlockAt } from '../../core/transit/planned';
+import type { BlockAt } from '../../core/rulebook/transit-planned';
 import { blocksOf } from './failed-blocks';
 import { useEffect, useState } from 'react';
-import { KINDS } from '../../core/record/kinds';
-import { isSealed } from '../../core/record/apply-inspection';
+import { KINDS } from '../../core/kinds/kinds';
+import { isSealed } from '../../core/commands/apply-inspection';
 import type { Slice } from '../../core/record/slice';
 import type { Entry, Id, PackedOpening } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Aspect, Finding } from '../../core/rulebook/finding';
+import type { Aspect, Finding } from '../../core/record/finding';
 import { blocksOf } from './failed-blocks';
 
 const aspect = (outcome: Aspect['outcome'], facts: Aspect['facts']): Aspect => ({

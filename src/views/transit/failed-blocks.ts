@@ -1,5 +1,5 @@
-import type { Aspect, Finding } from '../../core/rulebook/finding';
-import type { BlockAt } from '../../core/transit/planned';
+import type { Aspect, Finding } from '../../core/record/finding';
+import type { BlockAt } from '../../core/rulebook/transit-planned';
 
 /** The blocks that the failing aspects of a finding speak of. */
 export function blocksOf(finding: Finding): BlockAt[] {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { dossierWith, SOUND_TRANSIT, type Change } from '../../core/rulebook/sound-entry.test.data';
-import type { BlockState } from '../../core/transit/found';
+import type { BlockState } from '../../core/rulebook/transit-found';
 import { blockWords, neighbourWords, verdictFor } from './words';
 
 const blocks = (change: Change = {}) =>

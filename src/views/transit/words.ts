@@ -1,6 +1,6 @@
-import { cableOn, type BlockState, type SideFault } from '../../core/transit/found';
+import { cableOn, type BlockState, type SideFault } from '../../core/rulebook/transit-found';
 import { peel, type MeasuredCable } from '../../core/transit/peel';
-import { UNREAD } from '../../core/transit/planned';
+import { UNREAD } from '../../core/rulebook/transit-planned';
 import { atMost } from '../../core/quantity/compare';
 import type { TransitBlock, TransitSheet } from '../../core/record/types';
 import { figure } from '../../core/words/format';

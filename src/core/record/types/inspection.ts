@@ -1,5 +1,5 @@
 import type { Hazard, Severity } from '../../defects/severity';
-import type { EntryState, Finding, Outcome } from '../../rulebook/finding';
+import type { EntryState, Finding, Outcome } from '../finding';
 import type { Base, Frozen, Grade, Id } from './base';
 
 /** A site's own set of references: which document and clause each check rests on. */

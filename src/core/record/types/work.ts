@@ -1,3 +1,4 @@
+import type { ReadingFault } from '../../instrument/instrument';
 import type { DiameterMethod } from '../../measuring/diameter';
 import type { InsulationStage } from '../../mineral/insulation';
 import type { Base, Frozen, Id } from './base';
@@ -39,15 +40,7 @@ export interface Continuity extends Base {
   at: string;
 }
 
-/** Faults of a measurement, not of what was measured. */
-export type ReadingFault =
-  | 'past-calibration'
-  | 'outside-span'
-  | 'found-out'
-  | 'wrong-kind'
-  | 'no-instrument'
-  | 'before-round'
-  | 'in-future';
+export type { ReadingFault };
 
 /** One measured value, as the instrument or the person gave it. */
 export interface Reading extends Base {

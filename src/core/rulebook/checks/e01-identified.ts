@@ -1,10 +1,10 @@
-import { isLater } from '../../record/calibration';
+import { isLater } from '../../instrument/calibration';
 import { areaOpen } from '../area-words';
 import { classified } from '../classified';
 import { isIntrinsicBox } from '../compartment';
 import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { judgeLook } from '../look';
 import { carries } from '../marks';
 

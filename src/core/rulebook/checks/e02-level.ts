@@ -6,7 +6,7 @@ import { classified, type AreaHazard } from '../classified';
 import { isIntrinsicBox } from '../compartment';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 
 /** The device's level suits the zone, or its listing the division; where no level is marked, it follows from category or concept. */
 export const e02: Check = {

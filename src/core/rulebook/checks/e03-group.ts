@@ -5,7 +5,7 @@ import { classified, type AreaHazard } from '../classified';
 import { isIntrinsicBox } from '../compartment';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { levelsOf } from './e02-level';
 
 /** The device's gas or dust group covers what the area asks for. */

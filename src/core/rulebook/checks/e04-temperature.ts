@@ -10,7 +10,7 @@ import { atMost, below } from '../../quantity/compare';
 import type { Range } from '../../record/types';
 import { blank, conforms, fails, marginal, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 
 /** Gland, seals, compound and cable bear the ambient, the temperature at the entry and that at the branching point. */
 export const e04: Check = {

@@ -3,7 +3,7 @@ import { ingressAtLeast, ingressOfConcept, parseIngress } from '../../hazard/ing
 import { classified, type AreaHazard } from '../classified';
 import { blank, conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 
 /** The ingress ratings meet what the area, the concept and the enclosure's own marking ask for, each for itself. */
 export const e05: Check = {

@@ -2,7 +2,7 @@ import { withoutHazard } from '../area-words';
 import { classified } from '../classified';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof, kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { suitsEnclosure, type Suits } from '../suits';
 
 /** The protection of gland or transit suits that of the enclosure, in the compartment that the entry opens into. */

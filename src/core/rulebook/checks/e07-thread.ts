@@ -3,7 +3,7 @@ import { identifyThread, isNearMiss } from '../../gland/threads';
 import { atMost } from '../../quantity/compare';
 import { blank, conforms, fails, unread, type Check } from '../check';
 import { groupsOf, isFlameproof, type Context, type ReadingGroup } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { CLEARANCE_MM } from '../limits';
 import { answerTo } from '../look';

@@ -6,7 +6,7 @@ import { blank, conforms, fails, notApplicable, unread, type Check } from '../ch
 import { classified } from '../classified';
 import { conceptsHere, volumeHere } from '../compartment';
 import { groupsOf, isFlameproof, singleUncertainty, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { DIVISION_TAPER_THREADS, TURNS_UNCERTAINTY } from '../limits';
 import { passedOver } from '../passed-over';

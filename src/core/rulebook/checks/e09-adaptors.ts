@@ -6,7 +6,7 @@ import { classified, type AreaHazard } from '../classified';
 import { conforms, fails, unread, type Check } from '../check';
 import { isIntrinsicBox } from '../compartment';
 import { isFlameproof, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { suitsEnclosure } from '../suits';
 import { levelsOf } from './e02-level';
 

@@ -5,7 +5,7 @@ import { ingressAtLeast, parseIngress } from '../../hazard/ingress';
 import { classified, type AreaHazard } from '../classified';
 import { blank, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { asksFor } from '../grades';
 import { PLUG_UNCERTAINTY_MM } from '../limits';
 import { answerTo, judgeLook } from '../look';

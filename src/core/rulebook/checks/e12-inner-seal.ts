@@ -1,7 +1,7 @@
 import { coreCount } from '../asked';
 import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof, kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 import { judgeLook } from '../look';

@@ -6,7 +6,7 @@ import { classified } from '../classified';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import { conceptsHere } from '../compartment';
 import { isDustProof, isFlameproof, kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 
 /** A barrier where the selection rule of the site's school, or the seal rules of a division site, ask for one. */
 export const e15: Check = {

@@ -1,6 +1,6 @@
 import { blank, conforms, fails, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { answerTo, judgeLook } from '../look';
 import { breathingOf } from '../breathing-record';
 

@@ -4,7 +4,7 @@ import { atMost } from '../../quantity/compare';
 import { conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
 import { kindOf } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { clocksOf, judgePours } from '../judge-pour';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';

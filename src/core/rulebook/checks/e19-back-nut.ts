@@ -2,7 +2,7 @@ import { isSoft } from '../../measuring/soft';
 import { conforms, fails, marginal, notApplicable, unread, type Check } from '../check';
 import { SLACK } from '../../quantity/compare';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
-import type { Aspect, Facts } from '../finding';
+import type { Aspect, Facts } from '../../record/finding';
 import { gapScales, type GapScale } from '../gap-scale';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { passedOver } from '../passed-over';

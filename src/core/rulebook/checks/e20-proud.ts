@@ -1,6 +1,6 @@
 import { notApplicable, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';

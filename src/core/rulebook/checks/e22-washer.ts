@@ -1,7 +1,7 @@
 import { below } from '../../quantity/compare';
 import { blank, conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { answerTo, judgeLook } from '../look';
 import { sealsItself, washerReasons } from '../washer';
 

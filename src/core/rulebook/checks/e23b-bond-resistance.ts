@@ -1,6 +1,6 @@
 import { unread, type Check } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { judgeEarth } from '../judge-earth';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { parallelPath } from '../parallel-path';

@@ -1,6 +1,6 @@
 import { fails, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { answerTo, judgeLook } from '../look';
 
 /** Shroud or deluge boot where sheet or place asks for one; water runs off the entry. */

@@ -1,7 +1,7 @@
 import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../finding';
-import { isLater } from '../../record/calibration';
+import type { Aspect } from '../../record/finding';
+import { isLater } from '../../instrument/calibration';
 import { carries } from '../marks';
 
 /** Every special condition of the certificate is met, with evidence: a note or a photo. */

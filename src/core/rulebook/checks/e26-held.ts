@@ -4,7 +4,7 @@ import { metalSheathMm } from '../../mineral/sheath';
 import { below } from '../../quantity/compare';
 import { blank, fails, unread, type Check } from '../check';
 import { groupsOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';

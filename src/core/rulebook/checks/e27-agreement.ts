@@ -5,7 +5,7 @@ import type { Diameter } from '../../measuring/diameter';
 import { isSoft } from '../../measuring/soft';
 import { blank, conforms, fails, unread, type Check } from '../check';
 import { diameterOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { countedDiameters } from '../judge-fit';
 import { judgeLook } from '../look';
 

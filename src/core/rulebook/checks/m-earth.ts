@@ -1,7 +1,7 @@
 import { pathResistance } from '../../earth/path';
 import { blank, unread, type Check } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { judgeEarth } from '../judge-earth';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { parallelPath } from '../parallel-path';

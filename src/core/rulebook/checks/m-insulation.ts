@@ -1,12 +1,12 @@
 import { fallsBetween, newestByPair, stateWhenRead } from '../../mineral/cable-tests';
 import { COLDEST_C, HOTTEST_C } from '../../mineral/insulation';
-import { isLater } from '../../record/calibration';
+import { isLater } from '../../instrument/calibration';
 import { atMost, below } from '../../quantity/compare';
 import type { InsulationTest } from '../../record/types';
 import { coreCount } from '../asked';
 import { conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { isValidTest, testBefore, testsAfter, worstPair } from '../mineral-records';
 import { passedOver } from '../passed-over';
 

@@ -6,13 +6,13 @@ import {
   worstEntryTemperature,
 } from '../../hazard/temperature';
 import { atMost } from '../../quantity/compare';
-import { isLater } from '../../record/calibration';
+import { isLater } from '../../instrument/calibration';
 import type { Area } from '../../record/types';
 import { areaOpen } from '../area-words';
 import { blank, conforms, fails, unread, type Check } from '../check';
 import { classified } from '../classified';
 import { kindOf, type Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { passedOver } from '../passed-over';

@@ -1,10 +1,10 @@
 import { below } from '../../quantity/compare';
 import type { SealantSheet } from '../../record/types';
 import { sealantNeed } from '../../transit/sealant';
-import { leastDistances, sealantOpening } from '../../transit/sealed';
+import { leastDistances, sealantOpening } from '../transit-sealed';
 import { conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../finding';
+import type { Aspect } from '../../record/finding';
 import { judgeLook } from '../look';
 import type { OpeningState } from '../transit-records';
 import { bothSides, diameterOpen, noRecord, openings, packedOf } from './t-blocks';

@@ -1,5 +1,5 @@
 import { atMost, below } from '../../quantity/compare';
-import { isLater } from '../../record/calibration';
+import { isLater } from '../../instrument/calibration';
 import {
   compressionOf,
   unfilledColumns,
@@ -7,10 +7,10 @@ import {
   type BlockState,
   type SideFault,
   type SideState,
-} from '../../transit/found';
+} from '../transit-found';
 import { blank, conforms, fails, marginal, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
-import type { Aspect, Facts } from '../finding';
+import type { Aspect, Facts } from '../../record/finding';
 import { asksFor } from '../grades';
 import { judgeLook } from '../look';
 import type { OpeningState } from '../transit-records';

@@ -1,8 +1,8 @@
-import { readingFault } from '../../record/calibration';
-import type { BlockState } from '../../transit/found';
+import { readingFault } from '../../instrument/calibration';
+import type { BlockState } from '../transit-found';
 import { conforms, unread, type Check } from '../check';
 import { singleUncertainty, type Context } from '../dossier';
-import type { Aspect, Facts } from '../finding';
+import type { Aspect, Facts } from '../../record/finding';
 import { asksFor } from '../grades';
 import { judgeEarth } from '../judge-earth';
 import { judgeLook } from '../look';

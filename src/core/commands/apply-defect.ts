@@ -1,0 +1,129 @@
+import { levelOf, severity } from '../defects/severity';
+import { levelHere } from '../rulebook/classified';
+import { currentRound, dossierOf } from '../rulebook/dossier';
+import { judge } from '../rulebook/judge';
+import { basisOf } from '../rulebook/references';
+import { statement } from '../words/findings';
+import { addDays, dayIn } from '../record/calendar';
+import { Refusal, type Payloads } from './commands';
+import type { Draft } from './draft';
+import { merged } from './merged';
+import type { Defect, Site } from '../record/types';
+
+type Raise = Payloads['defect.raise'];
+
+/** A defect from a check that fails in the records as they stand, or from an observation. */
+export function applyDefectRaise(draft: Draft, payload: Raise): void {
+  draft.needFree('defect', payload.id);
+  const facts = factsOf(draft, payload);
+  const site = draft.need('site', draft.command.site, 'site');
+  const { at } = draft.command;
+  const earlier = draft
+    .by('defect', 'entry', payload.entry)
+    .find(({ check }) => check !== null && check === payload.check);
+  if (earlier && earlier.state !== 'done' && earlier.state !== 'proven') {
+    throw new Refusal('exists', 'check', 'This check has an open defect on this entry. Add to that one.');
+  }
+  const fresh = {
+    ...facts,
+    round: payload.round,
+    severity: facts.computed,
+    severityReason: null,
+    foundAt: at,
+    foundBy: draft.person,
+    action: payload.action,
+    due: dueOf(site, facts.computed, at),
+    state: 'open' as const,
+  };
+  if (earlier) {
+    const photos = [...earlier.photos, ...payload.photos];
+    draft.put('defect', { ...earlier, ...fresh, photos, repeats: earlier.repeats + 1 });
+    return;
+  }
+  const { id, entry, check, photos } = payload;
+  draft.put('defect', { id, site: site.id, entry, check, photos, ...fresh, owner: null, repeats: 0 });
+}
+
+/** Days that the site allows for a severity, from the day in its time zone. */
+const dueOf = (site: Site, level: Defect['severity'], at: string): string =>
+  addDays(dayIn(at, site.timeZone), site.severityDays[level]);
+
+function factsOf(draft: Draft, payload: Raise): Pick<Defect, 'statement' | 'basis' | 'hazard' | 'computed'> {
+  draft.need('entry', payload.entry, 'entry');
+  const dossier = dossierOf(draft, payload.entry, draft.need('round', payload.round, 'round'));
+  if (!dossier)
+    throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  const level = levelHere(dossier.site, dossier.area, dossier.otherArea);
+  if (payload.observation) {
+    const { statement: said, consequence, hazard } = payload.observation;
+    const basis = 'Observation beside the rule book';
+    return { statement: said, basis, hazard, computed: severity(consequence, hazard, level) };
+  }
+  const finding = judge(dossier, payload.grade, draft.command.at).find(
+    ({ check }) => check === payload.check,
+  );
+  if (!finding || finding.outcome !== 'fails') {
+    throw new Refusal(
+      'invalid',
+      'check',
+      'This check does not fail in the records. Record it as an observation instead.',
+    );
+  }
+  return {
+    statement: statement(finding),
+    basis: basisOf(finding.check, dossier),
+    hazard: finding.hazard,
+    computed: levelOf(finding, level),
+  };
+}
+
+/** Where a defect may go next, by state. */
+export const NEXT_STATES: Record<Defect['state'], readonly Defect['state'][]> = {
+  open: ['assigned', 'done'],
+  assigned: ['open', 'done'],
+  done: ['open', 'proven'],
+  proven: ['open'],
+};
+
+/** Owner, state, action, level (with a reason) and due day of a defect. */
+export function applyDefectEdit(draft: Draft, { id, set, was }: Payloads['defect.edit']): void {
+  const before = draft.need('defect', id, 'id');
+  const after = merged(draft, 'defect', before, set as Partial<Defect>, was as Partial<Defect> | undefined);
+  if (set.severity !== undefined && set.severity !== before.severity && after.severity !== before.severity) {
+    if (!set.severityReason?.trim()) {
+      throw new Refusal('invalid', 'set.severityReason', 'Say why the level is changed; the reason is kept.');
+    }
+    const site = draft.need('site', draft.command.site, 'site');
+    after.due = set.due ?? dueOf(site, set.severity, before.foundAt);
+  }
+  if (set.state !== undefined && after.state !== before.state) needStep(draft, before, after);
+  draft.put('defect', after);
+}
+
+function needStep(draft: Draft, before: Defect, after: Defect): void {
+  if (!NEXT_STATES[before.state].includes(after.state)) {
+    const allowed = NEXT_STATES[before.state].join(' or ');
+    throw new Refusal('invalid', 'set.state', `A defect that is ${before.state} can become ${allowed}.`);
+  }
+  if (after.state === 'assigned' && !after.owner) {
+    throw new Refusal('invalid', 'set.owner', 'Name an owner to assign the defect.');
+  }
+  if (after.state === 'proven' && !isProven(draft, before)) {
+    throw new Refusal(
+      'invalid',
+      'set.state',
+      'A defect is proven by a re-inspection: judge the same check again in a new round until it conforms.',
+    );
+  }
+}
+
+/** Whether the check conforms in a later round than the one that found the defect. */
+function isProven(draft: Draft, defect: Defect): boolean {
+  const round = currentRound(draft, defect.entry, defect.site);
+  if (!round || round.id === defect.round) return false;
+  if (defect.check === null) return true;
+  const dossier = dossierOf(draft, defect.entry, round);
+  if (!dossier) return false;
+  const finding = judge(dossier, round.grade, draft.command.at).find(({ check }) => check === defect.check);
+  return finding?.outcome === 'conforms';
+}

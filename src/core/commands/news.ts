@@ -1,0 +1,52 @@
+import type { AnyCommand } from './commands';
+import type { RecordChange } from '../record/slice';
+import type { Id, TableName, Tables } from '../record/types';
+
+/** A site's records as they stand at a line of the journal. */
+export interface Snapshot {
+  /** Which journal the number is of: a server that started anew has another. */
+  journal: string;
+  seq: number;
+  /** Hash of that line: who has it can tell whether the journal still holds it. */
+  hash: string;
+  records: { [T in TableName]: Tables[T][] };
+}
+
+/** What has been added to a journal after a line. */
+export interface JournalNews {
+  journal: string;
+  seq: number;
+  hash: string;
+  /** The journal does not hold the line that was asked after: it has gone back behind it. */
+  back: boolean;
+  commands: JournalEntry[];
+  /** There are more after these: ask again after the last. */
+  more: boolean;
+}
+
+/** A command of the journal, as a page applies it to its copy. */
+export interface JournalEntry {
+  seq: number;
+  hash: string;
+  person: string;
+  command: AnyCommand;
+}
+
+/** How far a long request of a page is. */
+export interface TaskProgress {
+  /** Name that the page has given it. */
+  task: string;
+  done: number;
+  of: number;
+}
+
+/** What a page is told when a site's journal has grown. */
+export interface JournalEvent {
+  site: Id;
+  /** The line that the changes come after. */
+  after: number;
+  seq: number;
+  head: string;
+  /** What the lines changed; or they are too many to be told, and are asked for. */
+  changes: RecordChange[] | 'refetch';
+}

@@ -1,0 +1,92 @@
+import { describe, expect, it } from 'vitest';
+import { assess } from '../rulebook/assess';
+import { recordsWith } from '../rulebook/sound-entry.test.data';
+import { apply } from './apply';
+import type { AnyCommand } from './commands';
+import { MemorySlice, type RecordChange } from '../record/slice';
+import type { Entry, Tables } from '../record/types';
+import { touchedEntries } from './touched';
+
+const AT = '2026-03-04T10:00:00.000Z';
+const TIME = '2026-03-04T09:50:00.000Z';
+
+/** A box with two sister entries, another box with two ends of one cable, and a transit beside them. */
+function plant(): MemorySlice {
+  const slice = recordsWith();
+  const own = slice.get('entry', 'e')!;
+  const sister = (id: string, set: Partial<Entry>): RecordChange => ({ table: 'entry', id, after: { ...own, id, label: id.toUpperCase(), ...set } }); // prettier-ignore
+  const transit = recordsWith({ kind: 'transit-block' });
+  slice.write([
+    { table: 'enclosure', id: 'b2', after: { ...slice.get('enclosure', 'b')!, id: 'b2', tag: 'JB-2' } },
+    { table: 'area', id: 'a2', after: { ...slice.get('area', 'a')!, id: 'a2', name: 'Yard' } },
+    { table: 'cable', id: 'k2', after: { ...slice.get('cable', 'k')!, id: 'k2', tag: 'P-2' } },
+    { table: 'certificate', id: 'q2', after: { ...transit.get('certificate', 'q')!, id: 'q2' } },
+    sister('f', { cable: 'k2' }),
+    sister('g', { enclosure: 'b2' }),
+    sister('h', { enclosure: 'b2', cable: null }),
+    sister('t', { enclosure: 'b2', kind: 'transit-block', cable: null, certificate: 'q2', frame: { ...transit.get('entry', 'e')!.frame!, otherArea: 'a2' } }),
+    { table: 'packing', id: 't', after: { ...transit.get('packing', 'e')!, id: 't', entry: 't' } },
+    { table: 'round', id: 'r', after: { ...slice.get('round', 'r')!, entries: ['e', 'f', 'g', 'h', 't'] } },
+  ]); // prettier-ignore
+  return slice;
+}
+
+const look = (entry: string, id: string, answer: string) => ({ id: `n-${entry}-${id}`, entry, round: 'r', look: id, answer, photo: null, note: '' }); // prettier-ignore
+const COMMANDS: [kind: string, payload: object][] = [
+  ['site.edit', { id: 's', set: { scheme: 'divisions' } }],
+  ['site.edit', { id: 's', set: { bondLimitOhm: 0.001 } }],
+  ['area.edit', { id: 'a', set: { zone: '0' } }],
+  ['area.edit', { id: 'a', set: { ambientC: [-5, 99] } }],
+  ['area.edit', { id: 'a2', set: { zone: '21', group: 'IIIB' } }],
+  ['enclosure.edit', { id: 'b', set: { concepts: ['eb'] } }],
+  ['enclosure.edit', { id: 'b2', set: { area: 'a2' } }],
+  ['enclosure.edit', { id: 'b2', set: { unused: null } }],
+  ['cable.edit', { id: 'k', set: { coldFlow: true } }],
+  ['cable.edit', { id: 'k2', set: { maxC: 20 } }],
+  ['certificate.edit', { id: 'q', set: { state: 'withdrawn', withdrawn: 'safety' } }],
+  ['certificate.edit', { id: 'q2', set: { number: 'TRN 1X' } }],
+  ['instrument.edit', { id: 'c', set: { calibratedUntil: '2026-01-01' } }],
+  ['instrument.edit', { id: 'o', set: { calibratedUntil: '2026-01-01' } }],
+  ['entry.edit', { id: 'e', set: { enclosure: 'b2' } }],
+  ['entry.edit', { id: 'g', set: { enclosure: 'b' } }],
+  ['entry.edit', { id: 'g', set: { cable: 'k2' } }],
+  ['entry.edit', { id: 'h', set: { cable: 'k' } }],
+  ['entry.edit', { id: 't', set: { frame: null } }],
+  ['entry.edit', { id: 'e', set: { washerMm: 9 } }],
+  ['round.edit', { id: 'r', set: { entries: ['f', 'g', 'h', 't'] } }],
+  ['round.edit', { id: 'r', set: { grade: 'visual' } }],
+  ['look.answer', look('e', 'unused-entries', 'open')],
+  ['look.answer', look('g', 'damage', 'cracked')],
+  ['reading.take', { id: 'x1', entry: 'f', round: 'r', place: 'outer-sheath', value: 40, typed: '40', method: 'caliper', instrument: 'c', source: 'typed' }],
+  ['packing.set', { id: 't', entry: 't', openings: [{ label: '1', rows: [], wedgeMm: null, cables: [], recessMm: [], recessFarMm: [], plug: true, packedAt: null }] }],
+]; // prettier-ignore
+
+const judgements = (slice: MemorySlice): Map<string, string> =>
+  new Map(slice.all('entry').map(({ id }) => [id, JSON.stringify(assess(slice, id, 's', AT))]));
+
+describe('what a change touches', () => {
+  it.each(COMMANDS)('%s %o: every entry whose judgement it alters', (kind, payload) => {
+    const slice = plant();
+    const before = judgements(slice);
+    const command = { id: 'c1', kind, site: 's', at: TIME, payload } as unknown as AnyCommand;
+    const changes = apply(slice, command, 'A. Vell');
+    const was = new Map(
+      changes.map((one) => [one, slice.get(one.table, one.id) as Tables[keyof Tables] | null]),
+    );
+    slice.write(changes);
+    const after = judgements(slice);
+    const altered = [...before]
+      .filter(([id, said]) => after.has(id) && after.get(id) !== said)
+      .map(([id]) => id);
+    const touched = touchedEntries(slice, changes, (one) => was.get(one) ?? null);
+    for (const id of altered) expect(touched, `${kind} alters ${id}`).toContain(id);
+  });
+
+  it('alters sister entries too', () => {
+    const slice = plant();
+    const before = judgements(slice);
+    slice.write(apply(slice, { id: 'c1', kind: 'entry.edit', site: 's', at: TIME, payload: { id: 'g', set: { cable: 'k2' } } } as unknown as AnyCommand, 'A. Vell')); // prettier-ignore
+    const altered = [...judgements(slice)].filter(([id, said]) => before.get(id) !== said).map(([id]) => id);
+    expect(altered.length).toBeGreaterThan(1);
+  });
+});
