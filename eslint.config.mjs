@@ -18,6 +18,40 @@ const ROOMS = {
   demo: ['core', 'server'],
   cli: ['core', 'server', 'demo'],
 };
+/** Rooms inside the core, each may import those before it. */
+const CORE = [
+  'quantity', 'measuring', 'hazard', 'defects', 'earth', 'gland', 'mineral', 'transit', 'instrument',
+  'record', 'kinds', 'rulebook', 'commands', 'finder', 'makeoff', 'words', 'doors',
+]; // prettier-ignore
+/** Rooms inside the server, each may import those before it; the doors stand by themselves. */
+const SERVER = [
+  'base',
+  'doors',
+  'commands',
+  'instruments',
+  'keep',
+  'writing',
+  'files',
+  'jobs',
+  'app',
+  'http',
+  'main',
+];
+
+/** What files of a house of rooms may import of each other. */
+const inOrder = (house, rooms) =>
+  rooms.map((room, i) => ({
+    from: { element: { type: `${house}/${room}` } },
+    allow: { to: { element: { type: rooms.slice(0, i + 1).map((one) => `${house}/${one}`) } } },
+  }));
+/** A house by its name, and by the rooms in it. */
+const whole = (name) =>
+  name === 'core'
+    ? CORE.map((room) => `core/${room}`)
+    : name === 'server'
+      ? SERVER.map((room) => `server/${room}`)
+      : [name];
+
 /** The core uses mathematics and hashing only: everything else, Node included, is out of bounds. */
 const CORE_PACKAGES = '^(?!\\.|@stdlib/|@noble/hashes/|canonicalize$)';
 
@@ -31,6 +65,7 @@ export default tseslint.config(
       'import/resolver': { typescript: { project: './tsconfig.json' } },
       'boundaries/elements': [
         ...Object.keys(ROOMS)
+          .flatMap(whole)
           .filter((room) => room !== 'demo')
           .map((room) => ({ type: room, pattern: `src/${room}` })),
         { type: 'demo', pattern: 'demo' },
@@ -52,9 +87,13 @@ export default tseslint.config(
           default: 'disallow',
           policies: [
             ...Object.entries(ROOMS).map(([from, to]) => ({
-              from: { element: { type: from } },
-              allow: { to: { element: { type: [from, ...to] } } },
+              from: { element: { type: whole(from) } },
+              allow: {
+                to: { element: { type: [...(whole(from).length > 1 ? [] : [from]), ...to.flatMap(whole)] } },
+              },
             })),
+            ...inOrder('core', CORE),
+            ...inOrder('server', SERVER),
           ],
         },
       ],

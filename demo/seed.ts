@@ -1,6 +1,6 @@
 import { dayIn } from '../src/core/record/calendar';
 import type { AnyCommand, DossierFields } from '../src/core/commands/commands';
-import type { App } from '../src/server/app';
+import type { App } from '../src/server/app/app';
 import { acceptCommands } from '../src/server/commands/accept';
 import { keepInstrument } from '../src/server/instruments/register';
 import { signIn } from '../src/server/http/session';

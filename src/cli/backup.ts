@@ -1,4 +1,4 @@
-import { dataFolder, environmentClock, run } from '../server/main';
+import { dataFolder, environmentClock, run } from '../server/main/main';
 import { backUp } from '../server/keep/backup';
 
 /** `backup TARGET`: a verified copy of the data folder, also while the server runs. */

@@ -1,6 +1,6 @@
 import { SEEDED, seedDemo } from '../../demo/seed';
-import { emptyFolder } from '../server/fresh';
-import { appFromEnvironment, dataFolder, run, serve } from '../server/main';
+import { emptyFolder } from '../server/app/fresh';
+import { appFromEnvironment, dataFolder, run, serve } from '../server/main/main';
 
 /** Starts the built application with the demo data; seeds when the folder is empty, or anew with `--fresh`. */
 void run(async () => {

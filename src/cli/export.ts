@@ -1,6 +1,6 @@
 import { EXPORTS, exportText, type ExportName } from '../server/files/export';
-import { dataFolder, environmentClock, run } from '../server/main';
-import { readingSite } from '../server/reading';
+import { dataFolder, environmentClock, run } from '../server/main/main';
+import { readingSite } from '../server/app/reading';
 
 /** `export SITE NAME`: writes an export of a site (by id or name) to the standard output. */
 void run(async () => {

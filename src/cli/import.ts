@@ -2,10 +2,10 @@ import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { ulid } from 'ulid';
 import type { Command } from '../core/commands/commands';
-import { closeApp, siteCalled } from '../server/app';
+import { closeApp, siteCalled } from '../server/app/app';
 import { acceptCommands } from '../server/commands/accept';
 import { IMPORT_KINDS, previewImport, type ImportKind } from '../server/files/import';
-import { appFromEnvironment, run } from '../server/main';
+import { appFromEnvironment, run } from '../server/main/main';
 
 const USAGE = `Usage: npm run --silent import -- SITE ${IMPORT_KINDS.join('|')} FILE [--dry-run]`;
 

@@ -1,5 +1,5 @@
 import { replicate } from '../server/keep/replicate';
-import { dataFolder, run } from '../server/main';
+import { dataFolder, run } from '../server/main/main';
 
 /** `replicate TARGET`: copies the data folder as it is written, until it is stopped. */
 void run(async () => {

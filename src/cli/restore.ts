@@ -1,4 +1,4 @@
-import { dataFolder, run } from '../server/main';
+import { dataFolder, run } from '../server/main/main';
 import { restore } from '../server/keep/restore';
 
 const USAGE = 'Usage: npm run --silent restore -- SOURCE [--site ID] [--at TIME]';

@@ -1,4 +1,4 @@
-import { dataFolder, run } from '../server/main';
+import { dataFolder, run } from '../server/main/main';
 import { verifyFolder } from '../server/keep/verify';
 
 /** `verify [FOLDER]`: every chain, photo and record of a data folder or a backup; exit code 1 with each damage named. */

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { newestByPair, thresholdAt } from '../core/mineral/cable-tests';
+import { newestByPair, thresholdAt } from '../core/rulebook/cable-tests';
 import { at20C, pairsOf } from '../core/mineral/insulation';
 import { DRYING_READINGS, dryingState, fitTrend } from '../core/mineral/trend';
 import type { Slice } from '../core/record/slice';

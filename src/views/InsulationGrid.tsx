@@ -1,6 +1,6 @@
 import './insulation.css';
 import { useState } from 'react';
-import { fallsBetween, newestByPair, stateOfTest } from '../core/mineral/cable-tests';
+import { fallsBetween, newestByPair, stateOfTest } from '../core/rulebook/cable-tests';
 import type { Cable, InsulationTest } from '../core/record/types';
 import { count, figure } from '../core/words/format';
 import { SealGlyph } from '../ui/SealGlyph';

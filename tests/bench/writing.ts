@@ -7,8 +7,8 @@ import { seedDemo } from '../../demo/seed';
 import { placeOf } from '../../src/core/kinds/kinds';
 import type { Snapshot } from '../../src/core/commands/news';
 import type { AnyCommand } from '../../src/core/commands/commands';
-import { closeApp, openApp, type App } from '../../src/server/app';
-import { clockFrom } from '../../src/server/clock';
+import { closeApp, openApp, type App } from '../../src/server/app/app';
+import { clockFrom } from '../../src/server/base/clock';
 import { acceptCommands } from '../../src/server/commands/accept';
 import { SITE_DB, type SiteStore } from '../../src/store/site-store';
 

@@ -1,7 +1,7 @@
 import { PROVING_GROUND } from '../../demo/proving';
 import { scriptOf } from '../../demo/seed';
 import type { AnyCommand } from '../../src/core/commands/commands';
-import type { App } from '../../src/server/app';
+import type { App } from '../../src/server/app/app';
 import { acceptCommands } from '../../src/server/commands/accept';
 
 const LONG = 'x'.repeat(10_000);

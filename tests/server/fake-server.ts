@@ -1,10 +1,10 @@
 import { ulid } from 'ulid';
 import { recordsWith } from '../../src/core/rulebook/sound-entry.test.data';
-import { closeApp, openApp, type App } from '../../src/server/app';
-import { listedSites } from '../../src/server/site-list';
-import { clockFrom } from '../../src/server/clock';
+import { closeApp, openApp, type App } from '../../src/server/app/app';
+import { listedSites } from '../../src/server/base/site-list';
+import { clockFrom } from '../../src/server/base/clock';
 import { acceptCommands } from '../../src/server/commands/accept';
-import { commandsAfter, snapshotOf } from '../../src/server/sync';
+import { commandsAfter, snapshotOf } from '../../src/server/app/sync';
 
 /** The server's use cases behind a `fetch` that can lose its connection. */
 export interface FakeServer {

@@ -8,8 +8,8 @@ import sharp from 'sharp';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import Database from 'better-sqlite3';
-import { closeApp, openApp } from '../../src/server/app';
-import { clockFrom } from '../../src/server/clock';
+import { closeApp, openApp } from '../../src/server/app/app';
+import { clockFrom } from '../../src/server/base/clock';
 import { clientOf, serveDemo, type Client, type Served } from './served';
 
 let served: Served;

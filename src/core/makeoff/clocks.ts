@@ -1,6 +1,6 @@
 import { compoundTimes } from '../gland/compound';
 import type { Slice } from '../record/slice';
-import { newestByPair, stateOfTest } from '../mineral/cable-tests';
+import { newestByPair, stateOfTest } from '../rulebook/cable-tests';
 import type { Cable, CompoundData, Id, InsulationTest, Pour } from '../record/types';
 import { currentRound } from '../rulebook/dossier';
 import { clocksOf } from '../rulebook/judge-pour';

@@ -4,7 +4,7 @@ import { apply } from '../commands/apply';
 import type { AnyCommand } from '../commands/commands';
 import { recordsWith } from '../rulebook/sound-entry.test.data';
 import type { Cable, InsulationTest } from '../record/types';
-import { fallsBetween, historyOf, stateOfTest } from './cable-tests';
+import { fallsBetween, historyOf, stateOfTest } from '../rulebook/cable-tests';
 import { pairsOf } from './insulation';
 import { linkLengths, linkPath, linkToleranceMm } from './link';
 import { endMarks } from './marks';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { MakeOff } from '../record/types';
 import { holdIsMet, mineralRecordsOf, testBefore, testsAfter, worstPair } from './mineral-records';
-import { stateOfTest } from '../mineral/cable-tests';
+import { stateOfTest } from './cable-tests';
 import { insulationTest, recordsWith, SEALED_AT, type Change } from './sound-entry.test.data';
 
 const open = (change: Change = {}) => {

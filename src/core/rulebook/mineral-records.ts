@@ -1,4 +1,4 @@
-import { stateOfTest, stateWhenRead, type TestState } from '../mineral/cable-tests';
+import { stateOfTest, stateWhenRead, type TestState } from './cable-tests';
 import { instrumentNow } from '../record/instruments';
 import { KINDS } from '../kinds/kinds';
 import { FILL, type TestHold } from '../kinds/steps';

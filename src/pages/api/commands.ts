@@ -1,5 +1,5 @@
 import { MOST_COMMANDS } from '../../server/commands/accept';
-import { HttpError } from '../../server/http/error';
+import { HttpError } from '../../server/base/error';
 import { endpoint, json, needPerson, readJson } from '../../server/http/endpoint';
 
 export const prerender = false;

@@ -1,6 +1,6 @@
 import type { Id } from '../../core/record/types';
 import type { SiteStores } from '../../store/site-stores';
-import type { Clock } from '../clock';
+import type { Clock } from '../base/clock';
 
 /** Touched entries gather so long before they are judged again, ms: many readings of one entry are one judgement. */
 const GATHER_MS = 1000;

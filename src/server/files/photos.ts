@@ -5,12 +5,10 @@ import sharp from 'sharp';
 import type { Id, Photo } from '../../core/record/types';
 import { photoFile } from '../../store/photos';
 import type { SiteStore } from '../../store/site-store';
-import { HttpError } from '../http/error';
+import { HttpError } from '../base/error';
 import type { Writer } from '../writing/writer';
 import { copyPhoto } from '../keep/replicate';
 
-/** Largest photo that is taken, in bytes. */
-export const PHOTO_BYTES = 12_000_000;
 /** Longest side that is kept, px. */
 const LONGEST_PX = 3000;
 

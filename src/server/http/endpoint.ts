@@ -5,8 +5,8 @@ import type { Tables } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { DatabaseError } from '../../store/open';
 import type { SiteStore } from '../../store/site-store';
-import type { App } from '../app';
-import { HttpError } from './error';
+import type { App } from '../app/app';
+import { HttpError } from '../base/error';
 
 /** What the server puts beside every request. */
 export interface Locals {

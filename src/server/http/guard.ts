@@ -1,6 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import { hostname, networkInterfaces } from 'node:os';
-import { PHOTO_BYTES } from '../files/photos';
+import { PHOTO_BYTES } from '../base/limits';
 
 /** Why a request is answered before anything of it is read. */
 export interface Refused {

@@ -8,7 +8,7 @@ import {
 } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
 import sirv from 'sirv';
-import { closeApp, type App } from '../app';
+import { closeApp, type App } from '../app/app';
 import type { Locals } from './endpoint';
 import { limitOf, needsSession, refusalOf, tooLargeFor, type Refused } from './guard';
 import { personOf } from './session';

@@ -1,9 +1,9 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { ulid } from 'ulid';
 import type { Person } from '../../store/people';
-import type { App } from '../app';
+import type { App } from '../app/app';
 import { lookOf, nameLetters } from '../../shapes/letters';
-import { HttpError } from './error';
+import { HttpError } from '../base/error';
 
 const COOKIE = 'yendral_person';
 const YEAR_S = 365 * 24 * 3600;

@@ -1,6 +1,6 @@
 import type { TaskProgress } from '../../core/commands/news';
 import type { Id } from '../../core/record/types';
-import type { EventHub } from '../events';
+import type { EventHub } from '../base/events';
 import type { Piece } from '../jobs/job';
 
 /** How often a page is told how far its task is, ms. */

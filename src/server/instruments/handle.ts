@@ -1,8 +1,8 @@
 import { sends, type InstrumentInput } from '../../core/instrument/simulator';
 import type { Id } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';
-import type { App } from '../app';
-import { HttpError } from '../http/error';
+import { HttpError } from '../base/error';
+import type { InstrumentHost } from './host';
 import { check } from '../../shapes/check';
 import { Nested, Nullable, Num, OneOf } from '../../shapes/decorators';
 
@@ -24,7 +24,7 @@ class InputShape {
  * @throws HttpError 404 for an unknown instrument, 409 for one that is not simulated
  */
 export function handleInstrument(
-  { instruments }: Pick<App, 'instruments'>,
+  { instruments }: { instruments: InstrumentHost },
   store: SiteStore,
   id: Id,
   input: unknown,

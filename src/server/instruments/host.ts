@@ -1,7 +1,7 @@
 import { read, step, takeOut, type InstrumentInput, type Simulated } from '../../core/instrument/simulator';
 import type { Instrument } from '../../core/record/types';
-import type { Clock } from '../clock';
-import type { EventHub } from '../events';
+import type { Clock } from '../base/clock';
+import type { EventHub } from '../base/events';
 
 /** Samples per second that a simulated instrument sends. */
 const SAMPLES_PER_SECOND = 8;

@@ -1,6 +1,6 @@
 import PQueue from 'p-queue';
 import { Worker } from 'node:worker_threads';
-import { HttpError } from '../http/error';
+import { HttpError } from '../base/error';
 import type { Job, Jobs, Piece } from './job';
 
 /** Jobs that run at once; the others wait their turn. */

@@ -6,7 +6,7 @@ import { openForReading } from '../../store/open';
 import { photoFile, Photos } from '../../store/photos';
 import { SITE_DB, SiteStore } from '../../store/site-store';
 import { ARCHIVE } from '../../store/take-apart';
-import { DataFolderError } from '../app';
+import { DataFolderError } from '../base/error';
 import { verifyFolder, type Verified } from './verify';
 
 /** File that makes a folder a backup, and says when it was made. */

@@ -1,7 +1,7 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import { DataFolderError } from '../app';
+import { DataFolderError } from '../base/error';
 
 /** A database and where its replica lies. */
 export interface Replicated {

@@ -5,7 +5,7 @@ import { join, resolve } from 'node:path';
 import { INSTALLATION_DB } from '../../store/installation';
 import { replicaOf, ReplicationMark } from '../../store/replicating';
 import { SITE_DB, SiteStore } from '../../store/site-store';
-import { DataFolderError } from '../app';
+import { DataFolderError } from '../base/error';
 import { listFor, startReplicating, type Replicated } from './litestream';
 
 /** File that makes a folder a replica. */

@@ -4,7 +4,7 @@ import type { Id } from '../../core/record/types';
 import { INSTALLATION_DB } from '../../store/installation';
 import { SITE_DB, SiteStore } from '../../store/site-store';
 import { ARCHIVE } from '../../store/take-apart';
-import { DataFolderError } from '../app';
+import { DataFolderError } from '../base/error';
 import { copyKnownPhotos, manifestOf, type Manifest } from './backup';
 import { restoreDatabase } from './litestream';
 import { databaseAt, isReplica, photosAt, sitesOfReplica } from './replicate';

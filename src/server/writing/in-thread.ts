@@ -2,7 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { InputError } from '../../core/quantity/error';
 import { Refusal } from '../../core/commands/commands';
 import { DatabaseError } from '../../store/open';
-import type { EventHub } from '../events';
+import type { EventHub } from '../base/events';
 import type { CommandAnswer } from '../commands/accept';
 import type { Asked, Fault, Said, ThreadData } from './messages';
 import type { Writer } from './writer';

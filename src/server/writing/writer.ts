@@ -1,6 +1,6 @@
 import type { Id, Photo } from '../../core/record/types';
 import type { Person } from '../../store/people';
-import { listedSites } from '../site-list';
+import { listedSites } from '../base/site-list';
 import { keepInstrument, lendInstrument } from '../instruments/register';
 import { acceptCommands, type CommandAnswer, type Taking } from '../commands/accept';
 

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { stateOfTest } from '../../core/mineral/cable-tests';
+import { stateOfTest } from '../../core/rulebook/cable-tests';
 import type { TestHold } from '../../core/kinds/steps';
 import type { Slice } from '../../core/record/slice';
 import type { InsulationTest } from '../../core/record/types';

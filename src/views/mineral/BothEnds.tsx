@@ -1,6 +1,6 @@
 import { linkLengths } from '../../core/mineral/link';
 import { pathResistance } from '../../core/earth/path';
-import { fallsBetween, newestByPair, stateOfTest } from '../../core/mineral/cable-tests';
+import { fallsBetween, newestByPair, stateOfTest } from '../../core/rulebook/cable-tests';
 import { pairsOf } from '../../core/mineral/insulation';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { historyOf } from '../../core/mineral/cable-tests';
+import { historyOf } from '../../core/rulebook/cable-tests';
 import { isSignificant, type Trend } from '../../core/mineral/trend';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, InsulationTest } from '../../core/record/types';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { historyOf, stateOfTest } from '../../core/mineral/cable-tests';
+import { historyOf, stateOfTest } from '../../core/rulebook/cable-tests';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, Id } from '../../core/record/types';
 import { now } from '../../client/clock';

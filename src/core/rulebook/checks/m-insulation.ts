@@ -1,4 +1,4 @@
-import { fallsBetween, newestByPair, stateWhenRead } from '../../mineral/cable-tests';
+import { fallsBetween, newestByPair, stateWhenRead } from '../cable-tests';
 import { COLDEST_C, HOTTEST_C } from '../../mineral/insulation';
 import { isLater } from '../../instrument/calibration';
 import { atMost, below } from '../../quantity/compare';

@@ -1,6 +1,6 @@
 import { endpoint, json } from '../../../server/http/endpoint';
-import { type App } from '../../../server/app';
-import { listedSites } from '../../../server/site-list';
+import { type App } from '../../../server/app/app';
+import { listedSites } from '../../../server/base/site-list';
 
 export const prerender = false;
 

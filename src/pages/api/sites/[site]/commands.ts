@@ -1,6 +1,6 @@
-import { HttpError } from '../../../../server/http/error';
+import { HttpError } from '../../../../server/base/error';
 import { endpoint, json, needSite } from '../../../../server/http/endpoint';
-import { commandsAfter } from '../../../../server/sync';
+import { commandsAfter } from '../../../../server/app/sync';
 
 export const prerender = false;
 

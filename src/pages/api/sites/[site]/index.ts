@@ -1,4 +1,4 @@
-import { snapshotOf } from '../../../../server/sync';
+import { snapshotOf } from '../../../../server/app/sync';
 import { endpoint, json, needSite } from '../../../../server/http/endpoint';
 
 export const prerender = false;

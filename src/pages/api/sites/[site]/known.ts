@@ -1,4 +1,4 @@
-import { HttpError } from '../../../../server/http/error';
+import { HttpError } from '../../../../server/base/error';
 import { endpoint, json, needPerson, needSite, readJson } from '../../../../server/http/endpoint';
 
 export const prerender = false;

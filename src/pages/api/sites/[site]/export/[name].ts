@@ -1,6 +1,6 @@
 import { EXPORTS, typeOf, type ExportName } from '../../../../../server/files/export';
 import { streamOf, taskTeller } from '../../../../../server/http/task';
-import { HttpError } from '../../../../../server/http/error';
+import { HttpError } from '../../../../../server/base/error';
 import { endpoint, needSite } from '../../../../../server/http/endpoint';
 
 export const prerender = false;

@@ -2,7 +2,7 @@ import { IMPORT_KINDS, type ImportKind } from '../../../../../server/files/impor
 import type { ImportPreview } from '../../../../../server/files/import-preview';
 import { taskTeller } from '../../../../../server/http/task';
 import { wholeOf } from '../../../../../server/jobs/job';
-import { HttpError } from '../../../../../server/http/error';
+import { HttpError } from '../../../../../server/base/error';
 import { endpoint, json, needPerson, needSite } from '../../../../../server/http/endpoint';
 
 export const prerender = false;

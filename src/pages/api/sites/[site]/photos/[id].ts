@@ -1,5 +1,5 @@
 import { readPhoto, storePhoto } from '../../../../../server/files/photos';
-import { HttpError } from '../../../../../server/http/error';
+import { HttpError } from '../../../../../server/base/error';
 import { endpoint, json, needPerson, needSite } from '../../../../../server/http/endpoint';
 
 export const prerender = false;

@@ -8,6 +8,8 @@ export class HttpError extends Error {
   ) {
     super(message);
     this.name = 'HttpError';
-    this.name = 'HttpError';
   }
 }
+
+/** A data folder that cannot be used; the message says what to do. */
+export class DataFolderError extends Error {}

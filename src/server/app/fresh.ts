@@ -1,9 +1,9 @@
 import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { isHeld } from '../store/folder-lock';
-import { Installation, INSTALLATION_DB } from '../store/installation';
-import { WHOLE_DB } from '../store/take-apart';
-import { DataFolderError } from './app';
+import { isHeld } from '../../store/folder-lock';
+import { Installation, INSTALLATION_DB } from '../../store/installation';
+import { WHOLE_DB } from '../../store/take-apart';
+import { DataFolderError } from '../base/error';
 
 /**
  * Empties a data folder that was filled for trying; any other folder stays as it is.

@@ -1,22 +1,23 @@
 import { accessSync, constants, existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Id } from '../core/record/types';
-import { holdFolder, type FolderLock } from '../store/folder-lock';
-import { Installation, INSTALLATION_DB } from '../store/installation';
-import type { SiteStore } from '../store/site-store';
-import { SiteStores } from '../store/site-stores';
-import { DatabaseError, leaveCheckpoints } from '../store/open';
-import { replicaOf } from '../store/replicating';
-import { takeApart } from '../store/take-apart';
-import type { Clock } from './clock';
-import { EventHub } from './events';
-import { InstrumentHost } from './instruments/host';
-import type { Taking } from './commands/accept';
-import { Refresher } from './commands/refresher';
-import { follow } from './instruments/register';
-import { listedSites, listSafely } from './site-list';
-import { doneHere, type Jobs } from './jobs/job';
-import { writerHere, type Writer } from './writing/writer';
+import type { Id } from '../../core/record/types';
+import { holdFolder, type FolderLock } from '../../store/folder-lock';
+import { Installation, INSTALLATION_DB } from '../../store/installation';
+import type { SiteStore } from '../../store/site-store';
+import { SiteStores } from '../../store/site-stores';
+import { DatabaseError, leaveCheckpoints } from '../../store/open';
+import { replicaOf } from '../../store/replicating';
+import { takeApart } from '../../store/take-apart';
+import type { Clock } from '../base/clock';
+import { DataFolderError } from '../base/error';
+import { EventHub } from '../base/events';
+import { InstrumentHost } from '../instruments/host';
+import type { Taking } from '../commands/accept';
+import { Refresher } from '../commands/refresher';
+import { follow } from '../instruments/register';
+import { listedSites, listSafely } from '../base/site-list';
+import { doneHere, type Jobs } from '../jobs/job';
+import { writerHere, type Writer } from '../writing/writer';
 
 /** Everything a use case needs; one per process. */
 export interface App {
@@ -41,9 +42,6 @@ export interface App {
   unclean: boolean;
   lock: FolderLock;
 }
-
-/** A data folder that cannot be used; the message says what to do. */
-export class DataFolderError extends Error {}
 
 /**
  * Opens the data folder, making it when it is not there, and holds it: one folder, one server. A database of the

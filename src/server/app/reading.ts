@@ -1,8 +1,8 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { Installation, INSTALLATION_DB } from '../store/installation';
-import { SiteStore } from '../store/site-store';
-import { DataFolderError } from './app';
+import { Installation, INSTALLATION_DB } from '../../store/installation';
+import { SiteStore } from '../../store/site-store';
+import { DataFolderError } from '../base/error';
 
 /**
  * Runs a block on a site that is only looked at, also while a server runs on the folder.

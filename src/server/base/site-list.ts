@@ -1,7 +1,7 @@
-import type { Id } from '../core/record/types';
-import type { Installation, ListedSite } from '../store/installation';
-import { DatabaseError } from '../store/open';
-import type { SiteStores } from '../store/site-stores';
+import type { Id } from '../../core/record/types';
+import type { Installation, ListedSite } from '../../store/installation';
+import { DatabaseError } from '../../store/open';
+import type { SiteStores } from '../../store/site-stores';
 
 /** What the list of sites is made with. */
 export interface Listing {

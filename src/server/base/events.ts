@@ -1,6 +1,6 @@
-import type { RecordChange } from '../core/record/slice';
-import type { JournalEvent } from '../core/commands/news';
-import type { Id } from '../core/record/types';
+import type { RecordChange } from '../../core/record/slice';
+import type { JournalEvent } from '../../core/commands/news';
+import type { Id } from '../../core/record/types';
 
 /** How long news of a site gather before they are told, ms. */
 const GATHER_MS = 250;

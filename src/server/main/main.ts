@@ -1,15 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { heedReplication, openApp, type App } from './app';
-import { listedSites } from './site-list';
-import { clockFrom, type Clock } from './clock';
-import { hostNames, isOwnMachine } from './http/guard';
-import { writerInThread } from './writing/in-thread';
-import { wholeOf } from './jobs/job';
-import { workerJobs } from './jobs/workers';
-import type { Damage } from './keep/verify';
-import { createHttpServer, listen, stop, type PageHandler, type Tls } from './http/server';
+import { heedReplication, openApp, type App } from '../app/app';
+import { listedSites } from '../base/site-list';
+import { clockFrom, type Clock } from '../base/clock';
+import { hostNames, isOwnMachine } from '../http/guard';
+import { writerInThread } from '../writing/in-thread';
+import { wholeOf } from '../jobs/job';
+import { workerJobs } from '../jobs/workers';
+import type { Damage } from '../keep/verify';
+import { createHttpServer, listen, stop, type PageHandler, type Tls } from '../http/server';
 
 /** Folder of the build. */
 const DIST = dirname(dirname(fileURLToPath(import.meta.url)));

@@ -1,7 +1,7 @@
-import type { AnyCommand } from '../core/commands/commands';
-import type { JournalNews, Snapshot } from '../core/commands/news';
-import { TABLES } from '../core/record/tables';
-import type { SiteStore } from '../store/site-store';
+import type { AnyCommand } from '../../core/commands/commands';
+import type { JournalNews, Snapshot } from '../../core/commands/news';
+import { TABLES } from '../../core/record/tables';
+import type { SiteStore } from '../../store/site-store';
 
 /** Lines that one answer holds. */
 const MOST_LINES = 500;

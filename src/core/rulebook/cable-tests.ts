@@ -9,8 +9,8 @@ import {
   type InsulationAction,
   type InsulationStage,
   type JudgedInsulation,
-} from './insulation';
-import { crossingOf, fitTrend, isSignificant, type Crossing, type TimedReading, type Trend } from './trend';
+} from '../mineral/insulation';
+import { crossingOf, fitTrend, isSignificant, type Crossing, type TimedReading, type Trend } from '../mineral/trend';
 
 /** Least resistance that counts at a stage, MΩ: that of a new end until it is in service. */
 export const thresholdAt = (mineral: Mineral, stage: InsulationStage): number =>
