@@ -1,6 +1,7 @@
 import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person } from '../client/api';
 import { followClock, now } from '../client/clock';
+import { withSaid } from '../core/words/said';
 import { apply } from '../core/commands/apply';
 import {
   isRefusal,
@@ -232,7 +233,8 @@ export class Device extends Subscribable {
     const { person } = this.#session;
     if (!person) throw new Refusal('invalid', 'person', 'Say who you are first.');
     if (site === null) throw new Refusal('invalid', 'site', 'Choose a site first.');
-    const command = { id: this.id(), kind, site, at: now(), payload: withWas(this.#view, kind, payload), person: person.id } as unknown as AnyCommand; // prettier-ignore
+    const given = { id: this.id(), kind, site, at: now(), payload: withWas(this.#view, kind, payload), person: person.id } as unknown as AnyCommand; // prettier-ignore
+    const command = withSaid(this.#view, given);
     if (site === this.#site || kind !== 'site.add') this.#view.write(apply(this.#view, command, person.name));
     const waiting: Waiting = { command, person: person.id, by: person.name, refusal: null };
     // Kept or not, it is sent: a device that keeps nothing must not lose what a server could have.

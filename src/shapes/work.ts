@@ -227,10 +227,22 @@ export class AsLeftShape {
   @Text(500, { blank: true }) note!: string;
 }
 
+class SentenceShape {
+  @Text(10) check!: string;
+  @Text(4000) text!: string;
+}
+
+/** Findings as they were shown. */
+class SaidShape {
+  @Text(10) language!: string;
+  @NestedList(() => SentenceShape) sentences!: SentenceShape[];
+}
+
 export class SealShape {
   @IdText() id!: string;
   @IdText() entry!: string;
   @IdText() round!: string;
+  @Optional() @Nested(() => SaidShape) said?: SaidShape;
 }
 
 class Observation {
@@ -248,6 +260,7 @@ export class RaiseShape {
   @IdList() photos!: string[];
   @Text(1000, { blank: true }) action!: string;
   @Nullable() @Nested(() => Observation) observation!: Observation | null;
+  @Optional() @Nested(() => SaidShape) said?: SaidShape;
 }
 
 export class DefectSetShape {

@@ -79,7 +79,9 @@ export async function fuzzEndpoints(address: string, every: number): Promise<Fuz
       if (response.headers.get('content-type')?.startsWith('text/event-stream')) gone.abort();
       else await response.arrayBuffer();
     } catch (error) {
-      found.faults.push(`${method} ${path} ${body?.slice(0, 80)} → ${String(error)} ${String((error as Error).cause)}`);
+      found.faults.push(
+        `${method} ${path} ${body?.slice(0, 80)} → ${String(error)} ${String((error as Error).cause)}`,
+      );
     }
     found.asked++;
   };

@@ -1,13 +1,13 @@
 import { levelOf, severity } from '../defects/severity';
 import { levelHere } from '../rulebook/classified';
-import { currentRound, dossierOf } from '../rulebook/dossier';
+import { currentRound, dossierOf, type Dossier } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
 import { basisOf } from '../rulebook/references';
-import { statement } from '../words/findings';
 import { addDays, dayIn } from '../record/calendar';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { merged } from './merged';
+import type { Finding } from '../record/finding';
 import type { Defect, Site } from '../record/types';
 
 type Raise = Payloads['defect.raise'];
@@ -48,7 +48,12 @@ export function applyDefectRaise(draft: Draft, payload: Raise): void {
 const dueOf = (site: Site, level: Defect['severity'], at: string): string =>
   addDays(dayIn(at, site.timeZone), site.severityDays[level]);
 
-function factsOf(draft: Draft, payload: Raise): Pick<Defect, 'statement' | 'basis' | 'hazard' | 'computed'> {
+type Facts = Pick<Defect, 'finding' | 'statement' | 'language' | 'basis' | 'hazard' | 'computed'>;
+
+/** Language of the sentence that nobody has put into words. */
+const NO_WORDS = { statement: '', language: 'en' };
+
+function factsOf(draft: Draft, payload: Raise): Facts {
   draft.need('entry', payload.entry, 'entry');
   const dossier = dossierOf(draft, payload.entry, draft.need('round', payload.round, 'round'));
   if (!dossier)
@@ -57,24 +62,36 @@ function factsOf(draft: Draft, payload: Raise): Pick<Defect, 'statement' | 'basi
   if (payload.observation) {
     const { statement: said, consequence, hazard } = payload.observation;
     const basis = 'Observation beside the rule book';
-    return { statement: said, basis, hazard, computed: severity(consequence, hazard, level) };
+    const computed = severity(consequence, hazard, level);
+    return { ...NO_WORDS, finding: null, statement: said, basis, hazard, computed };
   }
-  const finding = judge(dossier, payload.grade, draft.command.at).find(
-    ({ check }) => check === payload.check,
-  );
-  if (!finding || finding.outcome !== 'fails') {
+  const finding = failedFinding(dossier, payload, draft.command.at);
+  if (!finding) {
     throw new Refusal(
       'invalid',
       'check',
       'This check does not fail in the records. Record it as an observation instead.',
     );
   }
+  const sentence = payload.said?.sentences.find(({ check }) => check === finding.check);
+  const words = sentence ? { statement: sentence.text, language: payload.said!.language } : NO_WORDS;
   return {
-    statement: statement(finding),
+    finding,
+    ...words,
     basis: basisOf(finding.check, dossier),
     hazard: finding.hazard,
     computed: levelOf(finding, level),
   };
+}
+
+/** The finding that a defect is raised on; null where its check does not fail in the records. */
+export function failedFinding(
+  dossier: Dossier,
+  { check, grade }: Pick<Raise, 'check' | 'grade'>,
+  at: string,
+): Finding | null {
+  const finding = judge(dossier, grade, at).find((one) => one.check === check);
+  return finding?.outcome === 'fails' ? finding : null;
 }
 
 /** Where a defect may go next, by state. */

@@ -244,7 +244,10 @@ describe('defects', () => {
       state: 'open',
       hazard: 'explosion',
     });
-    expect(slice.get('defect', 'd1')!.statement).toContain('cracked');
+    expect(slice.get('defect', 'd1')).toMatchObject({
+      finding: { check: 'E-29', outcome: 'fails' },
+      statement: '',
+    });
     expect(refusal(() => raise('d2'))).toBe('exists check');
   });
   it('change level only with a reason, and their due day with it', () => {

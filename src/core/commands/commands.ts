@@ -20,6 +20,7 @@ import type {
   Reading,
   ReferenceRecord,
   Round,
+  Said,
   Site,
   Tick,
   TransitPacking,
@@ -90,7 +91,7 @@ export type Payloads = {
   'continuity.record': Pick<Continuity, 'id' | 'cable' | 'found'>;
   'packing.set': Pick<TransitPacking, 'id' | 'entry' | 'openings'> & { was?: TransitPacking['openings'] };
   'asleft.seal': Pick<AsLeft, 'id' | 'entry' | 'round' | 'why' | 'outerSeal' | 'innerSeal' | 'note'>;
-  'inspection.seal': { id: Id; entry: Id; round: Id };
+  'inspection.seal': { id: Id; entry: Id; round: Id; said?: Said };
   'defect.raise': {
     id: Id;
     entry: Id;
@@ -101,6 +102,7 @@ export type Payloads = {
     photos: Id[];
     action: string;
     observation: { statement: string; consequence: Severity; hazard: Hazard } | null;
+    said?: Said;
   };
   'defect.edit': { id: Id; set: DefectSet; was?: DefectSet };
   undo: { command: Id };

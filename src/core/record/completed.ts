@@ -114,6 +114,7 @@ export const LATER: Partial<Record<TableName, Later>> = {
   },
   look: LOOK,
   insulation: { own: { entry: null } },
+  defect: { own: { finding: null, language: 'en' } },
   packing: {
     inside: {
       openings: {

@@ -10,7 +10,14 @@ import {
   type InsulationStage,
   type JudgedInsulation,
 } from '../mineral/insulation';
-import { crossingOf, fitTrend, isSignificant, type Crossing, type TimedReading, type Trend } from '../mineral/trend';
+import {
+  crossingOf,
+  fitTrend,
+  isSignificant,
+  type Crossing,
+  type TimedReading,
+  type Trend,
+} from '../mineral/trend';
 
 /** Least resistance that counts at a stage, MΩ: that of a new end until it is in service. */
 export const thresholdAt = (mineral: Mineral, stage: InsulationStage): number =>

@@ -4,6 +4,7 @@ import { InputError } from '../../core/quantity/error';
 import { isRefusal, Refusal, type AnyCommand } from '../../core/commands/commands';
 import type { RecordChange } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
+import { withSaid } from '../../core/words/said';
 import type { Person } from '../../store/people';
 import type { SiteStore } from '../../store/site-store';
 import type { Clock } from '../base/clock';
@@ -206,7 +207,8 @@ function applyOnce(taker: Taker, given: AnyCommand, { id: who, name: person }: P
   const receivedAt = app.clock().toISOString();
   const clamped = Date.parse(sent.at) > Date.parse(receivedAt) + AHEAD_MS;
   const at = clamped ? receivedAt : new Date(sent.at).toISOString();
-  const command = at === sent.at ? sent : ({ ...sent, at } as AnyCommand);
+  const timed = at === sent.at ? sent : ({ ...sent, at } as AnyCommand);
+  const command = withSaid(store.records, timed);
   const after = store.journal.head().seq;
   const canonical = command === sent ? text : canonicalize(command)!;
   const { seq, hash, changes } = store.commit({ command, canonical, person, receivedAt, sent: sentHash });

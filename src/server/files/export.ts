@@ -1,4 +1,5 @@
 import type { SiteStore } from '../../store/site-store';
+import { defectStatement } from '../../core/words/said';
 import { bare } from '../../core/record/seal';
 import type { Base } from '../../core/record/types';
 import { csvHead, csvRows, toCsv } from './csv';
@@ -131,7 +132,7 @@ function defectRows({ records, site }: SiteStore): Record<string, unknown>[] {
       state: defect.state,
       due: defect.due,
       owner: defect.owner,
-      statement: defect.statement,
+      statement: defectStatement(defect),
       action: defect.action,
       basis: defect.basis,
       hazard: defect.hazard,

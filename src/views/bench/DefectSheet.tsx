@@ -1,4 +1,5 @@
 import { Button, Modal, Textarea } from '@mantine/core';
+import { defectStatement } from '../../core/words/said';
 import type { Defect, Id } from '../../core/record/types';
 import { SEVERITY_WORDS } from '../../core/words/labels';
 import { useDefectForm } from '../defect-form';
@@ -23,7 +24,7 @@ function Sheet({ defect, onClose }: { defect: Defect; onClose: () => void }) {
   };
   return (
     <Modal opened onClose={close} title={`Defect ${defect.check ?? ''} is raised`} size="lg">
-      <p>{defect.statement}</p>
+      <p>{defectStatement(defect)}</p>
       <p className="quiet">{defect.basis}</p>
       {defect.severity === 4 && (
         <p className="make-safe" role="alert">

@@ -1,5 +1,6 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { defectStatement } from '../../core/words/said';
 import { NEXT_STATES } from '../../core/commands/apply-defect';
 import type { Defect } from '../../core/record/types';
 import { day } from '../../core/words/format';
@@ -34,7 +35,7 @@ export function DefectDetail({ defect, overdue }: { defect: Defect; overdue: boo
   return (
     <div className="detail">
       <div>
-        <p>{defect.statement}</p>
+        <p>{defectStatement(defect)}</p>
         <p className="quiet">{defect.basis}</p>
         <p className="quiet">
           Found {day(defect.foundAt)} by {defect.foundBy}. Level by the rules: {defect.computed}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
+import { defectStatement } from '../../core/words/said';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
 import type { Defect } from '../../core/record/types';
@@ -42,7 +43,7 @@ function Ledger({ state }: ViewProps) {
     if (level !== 'all' && defect.severity !== Number(level)) return false;
     if (owner !== 'all' && (defect.owner ?? '') !== owner) return false;
     const words =
-      `${where} ${defect.check} ${defect.statement} ${defect.action} ${defect.owner}`.toLowerCase();
+      `${where} ${defect.check} ${defectStatement(defect)} ${defect.action} ${defect.owner}`.toLowerCase();
     return text
       .toLowerCase()
       .split(/\s+/)
@@ -157,7 +158,7 @@ function Line({ line, open, onToggle }: { line: LedgerLine; open: boolean; onTog
               : ''}
           </small>
         </span>
-        <span className="statement">{defect.statement}</span>
+        <span className="statement">{defectStatement(defect)}</span>
         <span>
           <b>{DEFECT_STATE_WORDS[defect.state]}</b>
           <small className="quiet">{defect.owner ?? 'no owner'}</small>

@@ -18,6 +18,13 @@ export interface Round extends Base {
   closed: string | null;
 }
 
+/** Findings in words, as they were shown to whoever gave the command, in their language. */
+export interface Said {
+  /** Language of the sentences, e.g. `en`. */
+  language: string;
+  sentences: { check: string; text: string }[];
+}
+
 /** A finished inspection of one entry in one round, sealed. */
 export interface Inspection extends Base {
   entry: Id;
@@ -27,6 +34,8 @@ export interface Inspection extends Base {
   at: string;
   state: EntryState;
   findings: Finding[];
+  /** The findings as they were shown; absent in a seal of before. */
+  said?: Said;
   references: string;
   previous: string | null;
   /** Rule by which it was sealed; absent for the first. */
@@ -48,7 +57,12 @@ export interface Defect extends Base {
   round: Id;
   /** Check of the rule book that failed; null for an observation beside it. */
   check: string | null;
+  /** What was found, as facts; null for an observation, and where it was kept as a sentence only. */
+  finding: Finding | null;
+  /** The sentence as it was shown; empty where none was given. */
   statement: string;
+  /** Language of that sentence. */
+  language: string;
   basis: string;
   hazard: Hazard;
   /** Level by the rules. */
