@@ -188,7 +188,7 @@ describe('a device that keeps nothing', () => {
   it('refuses a photo that it has no room for', async () => {
     const device = await started();
     full();
-    await expect(device.keepPhoto(new Blob(['x']))).rejects.toThrow('no room for the photo');
+    await expect(device.keepPhoto(new Blob(['x']))).rejects.toThrow('photo.room');
   });
 });
 

@@ -103,7 +103,7 @@ describe('the device', () => {
 
   it('a command that the records do not allow is refused before it is kept', async () => {
     const device = await started();
-    expect(() => device.give('reading.strike', { id: 'none', reason: 'x' })).toThrow('There is no reading');
+    expect(() => device.give('reading.strike', { id: 'none', reason: 'x' })).toThrow('record.none');
     expect(device.state().waiting).toBe(0);
   });
 
@@ -168,7 +168,7 @@ describe('the device', () => {
     server.person = null;
     const device = await started();
     expect(device.state().person).toBeNull();
-    expect(() => device.give('reading.take', reading(device, 1))).toThrow('Say who you are');
+    expect(() => device.give('reading.take', reading(device, 1))).toThrow('person.none');
     await device.signIn('R. Tarn');
     expect(device.state().person?.name).toBe('R. Tarn');
     device.give('reading.take', reading(device, 20.2));

@@ -1,7 +1,7 @@
 import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person } from '../client/api';
 import { followClock, now } from '../client/clock';
-import { withSaid } from '../core/words/said';
+import { withSaid } from '../core/words/en/said';
 import { apply } from '../core/commands/apply';
 import {
   isRefusal,
@@ -14,7 +14,7 @@ import { OverlaySlice } from '../core/record/overlay';
 import type { Slice } from '../core/record/slice';
 import type { JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost, TableName } from '../core/record/types';
-import { lostWords } from '../core/words/lost';
+import { lostWords } from '../core/words/en/lost';
 import type { Backoff } from './backoff';
 import { Copy } from './copy';
 import { Courier } from './courier';
@@ -231,8 +231,8 @@ export class Device extends Subscribable {
    */
   give<K extends CommandKind>(kind: K, payload: Payloads[K], site: Id | null = this.#site): Id {
     const { person } = this.#session;
-    if (!person) throw new Refusal('invalid', 'person', 'Say who you are first.');
-    if (site === null) throw new Refusal('invalid', 'site', 'Choose a site first.');
+    if (!person) throw new Refusal('invalid', 'person', 'person.none');
+    if (site === null) throw new Refusal('invalid', 'site', 'site.choose');
     const given = { id: this.id(), kind, site, at: now(), payload: withWas(this.#view, kind, payload), person: person.id } as unknown as AnyCommand; // prettier-ignore
     const command = withSaid(this.#view, given);
     if (site === this.#site || kind !== 'site.add') this.#view.write(apply(this.#view, command, person.name));
@@ -254,11 +254,7 @@ export class Device extends Subscribable {
   async keepPhoto(bytes: Blob): Promise<Id> {
     const id = this.id();
     if (await this.#outbox.keepPhoto({ id, bytes, site: this.#site ?? undefined })) return id;
-    throw new Refusal(
-      'invalid',
-      'photo',
-      'This device has no room for the photo. Make room, then add it again.',
-    );
+    throw new Refusal('invalid', 'photo', 'photo.room');
   }
 
   /** A photo whose bytes are still here; null when the server has it. */

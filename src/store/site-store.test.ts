@@ -131,7 +131,7 @@ describe('a command', () => {
     expect(store.statuses.stale(9)).toEqual(['e']);
     expect(store.settle('2026-03-04T10:00:01.000Z', 9)).toBe(0);
     expect(store.statuses.all()).toHaveLength(1);
-    expect(() => commit(strike('c2', id))).toThrow('struck out already');
+    expect(() => commit(strike('c2', id))).toThrow('reading.struck');
     expect(store.journal.head().seq).toBe(1);
     expect(store.records.get('change', 'c2')).toBeNull();
     expect(store.statuses.countStale()).toBe(0);

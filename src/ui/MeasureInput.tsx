@@ -1,7 +1,7 @@
 import { TextInput, type TextInputProps } from '@mantine/core';
 import { useState, type Ref } from 'react';
 import { QUANTITIES, readQuantity, type QuantityId } from '../core/quantity/quantity';
-import { quantityFault, understood } from '../core/words/quantity';
+import { quantityFault, understood } from '../core/words/en/quantity';
 
 interface MeasureInputProps extends Omit<TextInputProps, 'value' | 'onChange' | 'label'> {
   quantity: QuantityId;

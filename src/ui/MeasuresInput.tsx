@@ -1,7 +1,7 @@
 import { TextInput } from '@mantine/core';
 import { useRef, useState, type RefObject } from 'react';
 import { readQuantities, shownQuantity, type QuantityFault } from '../core/quantity/quantity';
-import { quantityFault } from '../core/words/quantity';
+import { quantityFault } from '../core/words/en/quantity';
 import { useAskBeforeLeaving } from './leaving';
 
 /** Several lengths in one field, mm. */

@@ -1,7 +1,7 @@
 import { useRef, useState, type RefObject } from 'react';
 import { readQuantity, shownQuantity, type QuantityId } from '../core/quantity/quantity';
 import { useAskBeforeLeaving } from './leaving';
-import { quantityFault } from '../core/words/quantity';
+import { quantityFault } from '../core/words/en/quantity';
 
 /** One figure of a small form: its text, what it reads as, and what is wrong once it has been asked for. */
 export interface Measure {

@@ -1,6 +1,6 @@
 import type { Clock } from '../core/makeoff/clocks';
-import { figure } from '../core/words/format';
-import { CLOCK_WORDS, DUE_WORDS, span } from '../core/words/makeoff';
+import { figure } from '../core/words/en/format';
+import { CLOCK_WORDS, DUE_WORDS, span } from '../core/words/en/makeoff';
 
 const R = 22;
 const ROUND = 2 * Math.PI * R;

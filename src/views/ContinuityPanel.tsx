@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../core/record/slice';
 import type { Cable } from '../core/record/types';
-import { day } from '../core/words/format';
+import { day } from '../core/words/en/format';
 import { device, say } from './device';
 import { give } from './give';
 

@@ -4,7 +4,7 @@ import { at20C, pairsOf } from '../core/mineral/insulation';
 import { DRYING_READINGS, dryingState, fitTrend } from '../core/mineral/trend';
 import type { Slice } from '../core/record/slice';
 import type { Cable, Id } from '../core/record/types';
-import { figure } from '../core/words/format';
+import { figure } from '../core/words/en/format';
 import { now } from '../client/clock';
 import { LogChart } from './LogChart';
 import { StartTest } from './StartTest';

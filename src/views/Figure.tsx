@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import './figure.css';
 import { readQuantity, type QuantityId } from '../core/quantity/quantity';
-import { quantityFault } from '../core/words/quantity';
+import { quantityFault } from '../core/words/en/quantity';
 import { MeasureInput } from '../ui/MeasureInput';
 
 /** Figures of a helper as they are typed, each with the number that it reads as. */

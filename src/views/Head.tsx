@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { count } from '../core/words/format';
+import { count } from '../core/words/en/format';
 import type { DeviceState } from '../device/device';
 import type { Trouble } from '../device/keeper';
 import { watchClocks } from './alarm';

@@ -1,5 +1,5 @@
-import type { HistoryLine } from '../core/words/history';
-import { moment } from '../core/words/format';
+import type { HistoryLine } from '../core/words/en/history';
+import { moment } from '../core/words/en/format';
 
 /** A history: when, who, and what from what to what. */
 export function HistoryList({ lines }: { lines: readonly HistoryLine[] }) {

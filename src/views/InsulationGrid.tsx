@@ -2,7 +2,7 @@ import './insulation.css';
 import { useState } from 'react';
 import { fallsBetween, newestByPair, stateOfTest } from '../core/rulebook/cable-tests';
 import type { Cable, InsulationTest } from '../core/record/types';
-import { count, figure } from '../core/words/format';
+import { count, figure } from '../core/words/en/format';
 import { SealGlyph } from '../ui/SealGlyph';
 import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } from './insulation-words';
 import { TesterTray } from './TesterTray';

@@ -4,9 +4,9 @@ import type { Dossier } from '../core/rulebook/dossier';
 import { isWorse, countOutcomes, type Finding } from '../core/record/finding';
 import { basisOf } from '../core/rulebook/references';
 import { ruleOf } from '../core/rulebook/rules';
-import { settling, statement } from '../core/words/findings';
-import { GRADE_WORDS, STATE_WORDS } from '../core/words/labels';
-import { count, day } from '../core/words/format';
+import { settling, statement } from '../core/words/en/findings';
+import { GRADE_WORDS, STATE_WORDS } from '../core/words/en/labels';
+import { count, day } from '../core/words/en/format';
 import { glyphOfFinding, glyphOfState } from '../ui/glyph-state';
 import { SealGlyph, toneOf } from '../ui/SealGlyph';
 

@@ -1,6 +1,6 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import type { Severity } from '../core/defects/severity';
-import { SEVERITY_WORDS } from '../core/words/labels';
+import { SEVERITY_WORDS } from '../core/words/en/labels';
 
 interface Props {
   /** Level that stands. */

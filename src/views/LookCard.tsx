@@ -2,7 +2,7 @@ import { memo, useState } from 'react';
 import type { LookQuestion } from '../core/kinds/kinds';
 import { conditionNumber } from '../core/kinds/worked-looks';
 import type { Id, Look } from '../core/record/types';
-import { day } from '../core/words/format';
+import { day } from '../core/words/en/format';
 import { lookPictures } from '../drawing/looks/pictures';
 import { DrawingView } from '../ui/DrawingView';
 import { SealGlyph } from '../ui/SealGlyph';

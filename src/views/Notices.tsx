@@ -1,8 +1,8 @@
 import { Button, Group } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../core/commands/commands';
-import { count, moment } from '../core/words/format';
-import { commandWords, refusalWords } from '../core/words/commands';
+import { count, moment } from '../core/words/en/format';
+import { commandWords, refusalWords } from '../core/words/en/commands';
 import type { DeviceState } from '../device/device';
 import type { Waiting } from '../device/database';
 import { photosIn } from '../device/outbox';

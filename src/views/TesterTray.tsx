@@ -1,7 +1,7 @@
 import { fieldOf, useMeasure } from '../ui/measure';
 import { MeasureInput } from '../ui/MeasureInput';
 import { readQuantity } from '../core/quantity/quantity';
-import { quantityFault } from '../core/words/quantity';
+import { quantityFault } from '../core/words/en/quantity';
 import './insulation.css';
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';

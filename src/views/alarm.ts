@@ -1,5 +1,5 @@
 import { clocksOfSite, type Clock } from '../core/makeoff/clocks';
-import { DUE_WORDS } from '../core/words/makeoff';
+import { DUE_WORDS } from '../core/words/en/makeoff';
 import { now } from '../client/clock';
 import { clockAddress } from './clock-address';
 import { device, say } from './device';

@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { Clock } from '../core/makeoff/clocks';
-import { CLOCK_WORDS, DUE_WORDS } from '../core/words/makeoff';
+import { CLOCK_WORDS, DUE_WORDS } from '../core/words/en/makeoff';
 import { clockAddress } from './clock-address';
 import { ClockRing } from './ClockRing';
 

@@ -1,4 +1,5 @@
-import { isRefusal, type CommandKind, type Payloads, type Refusal } from '../core/commands/commands';
+import { isRefusal, type CommandKind, type Payloads } from '../core/commands/commands';
+import { refusalSentence } from '../core/words/en/refusals';
 import type { Id } from '../core/record/types';
 import { device, hush, say } from './device';
 
@@ -15,6 +16,13 @@ export function give<K extends CommandKind>(kind: K, payload: Payloads[K], done 
   return null;
 }
 
+/** Why something was not taken, in words. */
+export interface Refused {
+  /** Dotted path of the field in the payload. */
+  field: string;
+  message: string;
+}
+
 /**
  * The same for a form, which tells the reason at its field.
  *
@@ -25,7 +33,7 @@ export function tryGive<K extends CommandKind>(
   payload: Payloads[K],
   done = '',
   site?: Id,
-): Id | Refusal {
+): Id | Refused {
   try {
     const id = device.give(kind, payload, site);
     // What was said before has been answered by this.
@@ -34,7 +42,7 @@ export function tryGive<K extends CommandKind>(
     return id;
   } catch (error) {
     if (!isRefusal(error)) throw error;
-    return error;
+    return { field: error.field, message: refusalSentence(error) };
   }
 }
 

@@ -1,4 +1,5 @@
 import { isRefusal } from '../core/commands/commands';
+import { refusalSentence } from '../core/words/en/refusals';
 import type { Id } from '../core/record/types';
 import { device, say } from './device';
 
@@ -20,7 +21,7 @@ export async function keepPhotos(input: HTMLInputElement): Promise<Id[]> {
         kept.push(await device.keepPhoto(file));
       } catch (error) {
         if (!isRefusal(error)) throw error;
-        say(error.message);
+        say(refusalSentence(error));
       }
     }
   }

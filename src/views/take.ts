@@ -3,8 +3,8 @@ import type { Id, Instrument, Round, Unit } from '../core/record/types';
 import { QUANTITIES, readQuantity, type QuantityId } from '../core/quantity/quantity';
 import type { InstrumentLine } from '../core/instrument/line';
 import { sends } from '../core/instrument/simulator';
-import { day } from '../core/words/format';
-import { quantityFault } from '../core/words/quantity';
+import { day } from '../core/words/en/format';
+import { quantityFault } from '../core/words/en/quantity';
 import { device, instrument as hand, say } from './device';
 import { give } from './give';
 

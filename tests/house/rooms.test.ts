@@ -15,7 +15,7 @@ const FORBIDDEN: [file: string, from: string][] = [
   ['src/core/record/planted.ts', '../kinds/kinds'],
   ['src/core/kinds/planted.ts', '../rulebook/judge'],
   ['src/core/rulebook/planted.ts', '../commands/draft'],
-  ['src/core/commands/planted.ts', '../words/findings'],
+  ['src/core/commands/planted.ts', '../words/en/findings'],
   ['src/core/finder/planted.ts', '../makeoff/plan'],
   ['src/core/words/planted.ts', '../doors/fit'],
   ['src/store/planted.ts', '../server/app/app'],

@@ -18,11 +18,7 @@ export function applyPour(draft: Draft, payload: Payloads['pour.record']): void 
   const entry = draft.need('entry', payload.entry, 'entry');
   needOpen(draft, payload.entry, payload.round);
   if (KINDS[entry.kind].pot === 'none') {
-    throw new Refusal(
-      'invalid',
-      'entry',
-      'This kind of entry has no pot. Record it on the entry that has one.',
-    );
+    throw new Refusal('invalid', 'entry', 'entry.no-pot');
   }
   needOrder(payload);
   draft.put('pour', { ...payload, site: draft.command.site, by: draft.person, at: draft.command.at });
@@ -40,11 +36,11 @@ export function applyPourEdit(draft: Draft, { id, set }: Payloads['pour.edit']):
 /** Mixed, packed, looked at: in this order. */
 function needOrder({ mixedAt, packedAt, lookedAt }: Pick<Pour, 'mixedAt' | 'packedAt' | 'lookedAt'>): void {
   if (packedAt !== null && Date.parse(packedAt) < Date.parse(mixedAt)) {
-    throw new Refusal('invalid', 'packedAt', 'Packed before it was mixed: correct one of the times.');
+    throw new Refusal('invalid', 'packedAt', 'pour.packed-before');
   }
   if (lookedAt === null) return;
   if (packedAt === null || Date.parse(lookedAt) < Date.parse(packedAt)) {
-    throw new Refusal('invalid', 'lookedAt', 'Looked at before it was packed: correct one of the times.');
+    throw new Refusal('invalid', 'lookedAt', 'pour.looked-before');
   }
 }
 
@@ -58,8 +54,7 @@ export function applyAsLeft(draft: Draft, payload: Payloads['asleft.seal']): voi
   const round = needOpen(draft, payload.entry, payload.round);
   const site = draft.need('site', draft.command.site, 'site');
   const dossier = dossierOf(draft, payload.entry, round);
-  if (!dossier)
-    throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  if (!dossier) throw new Refusal('unknown-id', 'entry', 'entry.homeless');
   // Only what this round saw: an earlier record is not handed on by a later one.
   const looks = [...dossier.looks.values()].filter(({ look }) => !dossier.recorded.has(look));
   const answered = new Set<string>([

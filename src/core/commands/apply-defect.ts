@@ -22,7 +22,7 @@ export function applyDefectRaise(draft: Draft, payload: Raise): void {
     .by('defect', 'entry', payload.entry)
     .find(({ check }) => check !== null && check === payload.check);
   if (earlier && earlier.state !== 'done' && earlier.state !== 'proven') {
-    throw new Refusal('exists', 'check', 'This check has an open defect on this entry. Add to that one.');
+    throw new Refusal('exists', 'check', 'defect.open');
   }
   const fresh = {
     ...facts,
@@ -56,8 +56,7 @@ const NO_WORDS = { statement: '', language: 'en' };
 function factsOf(draft: Draft, payload: Raise): Facts {
   draft.need('entry', payload.entry, 'entry');
   const dossier = dossierOf(draft, payload.entry, draft.need('round', payload.round, 'round'));
-  if (!dossier)
-    throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  if (!dossier) throw new Refusal('unknown-id', 'entry', 'entry.homeless');
   const level = levelHere(dossier.site, dossier.area, dossier.otherArea);
   if (payload.observation) {
     const { statement: said, consequence, hazard } = payload.observation;
@@ -67,11 +66,7 @@ function factsOf(draft: Draft, payload: Raise): Facts {
   }
   const finding = failedFinding(dossier, payload, draft.command.at);
   if (!finding) {
-    throw new Refusal(
-      'invalid',
-      'check',
-      'This check does not fail in the records. Record it as an observation instead.',
-    );
+    throw new Refusal('invalid', 'check', 'check.not-failed');
   }
   const sentence = payload.said?.sentences.find(({ check }) => check === finding.check);
   const words = sentence ? { statement: sentence.text, language: payload.said!.language } : NO_WORDS;
@@ -108,7 +103,7 @@ export function applyDefectEdit(draft: Draft, { id, set, was }: Payloads['defect
   const after = merged(draft, 'defect', before, set as Partial<Defect>, was as Partial<Defect> | undefined);
   if (set.severity !== undefined && set.severity !== before.severity && after.severity !== before.severity) {
     if (!set.severityReason?.trim()) {
-      throw new Refusal('invalid', 'set.severityReason', 'Say why the level is changed; the reason is kept.');
+      throw new Refusal('invalid', 'set.severityReason', 'severity.reason');
     }
     const site = draft.need('site', draft.command.site, 'site');
     after.due = set.due ?? dueOf(site, set.severity, before.foundAt);
@@ -120,17 +115,13 @@ export function applyDefectEdit(draft: Draft, { id, set, was }: Payloads['defect
 function needStep(draft: Draft, before: Defect, after: Defect): void {
   if (!NEXT_STATES[before.state].includes(after.state)) {
     const allowed = NEXT_STATES[before.state].join(' or ');
-    throw new Refusal('invalid', 'set.state', `A defect that is ${before.state} can become ${allowed}.`);
+    throw new Refusal('invalid', 'set.state', 'defect.step', { state: before.state, allowed });
   }
   if (after.state === 'assigned' && !after.owner) {
-    throw new Refusal('invalid', 'set.owner', 'Name an owner to assign the defect.');
+    throw new Refusal('invalid', 'set.owner', 'defect.owner');
   }
   if (after.state === 'proven' && !isProven(draft, before)) {
-    throw new Refusal(
-      'invalid',
-      'set.state',
-      'A defect is proven by a re-inspection: judge the same check again in a new round until it conforms.',
-    );
+    throw new Refusal('invalid', 'set.state', 'defect.proof');
   }
 }
 

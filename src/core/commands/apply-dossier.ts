@@ -1,7 +1,7 @@
 import { Refusal, type DossierFields, type DossierTable, type ImportItem, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { shippedSet } from '../rulebook/references';
-import { nounOf, REFERENCES, usersOf } from '../record/references';
+import { REFERENCES, usersOf } from '../record/references';
 import { merged } from './merged';
 import { withCalibrations } from '../instrument/calibration';
 import type { Entry, Id, Instrument, TableName, Tables } from '../record/types';
@@ -9,11 +9,11 @@ import type { Entry, Id, Instrument, TableName, Tables } from '../record/types';
 /** A new site, whose id is the command's site. */
 export function applySiteAdd(draft: Draft, payload: Payloads['site.add']): void {
   if (payload.id !== draft.command.site) {
-    throw new Refusal('invalid', 'id', 'A new site is added under its own id.');
+    throw new Refusal('invalid', 'id', 'site.own-id');
   }
   draft.needFree('site', payload.id);
   if (!shippedSet(payload.references)) {
-    throw new Refusal('invalid', 'references', 'A new site starts with a shipped set of references.');
+    throw new Refusal('invalid', 'references', 'site.references');
   }
   draft.put('site', { ...payload, site: payload.id, lastSeal: null });
 }
@@ -76,13 +76,11 @@ export function applyRemove(draft: Draft, table: DossierTable, { id }: { id: Id 
   draft.need(table, id, 'id');
   const site = draft.get('site', draft.command.site);
   const users =
-    table === 'reference' && site?.references === id ? 'the site' : usersOf(draft, table, id, new Set());
-  if (users) {
-    throw new Refusal(
-      'in-use',
-      'id',
-      `This ${nounOf(table)} is used by ${users}. Remove or change them first.`,
-    );
+    table === 'reference' && site?.references === id
+      ? [{ table: 'site' as const, count: 1 }]
+      : usersOf(draft, table, id, new Set());
+  if (users.length > 0) {
+    throw new Refusal('in-use', 'id', 'record.used', { table, users });
   }
   draft.remove(table, id);
 }
@@ -99,7 +97,7 @@ export function applyImport(draft: Draft, items: readonly ImportItem[]): void {
       return;
     }
     if (before.site !== draft.command.site) {
-      throw new Refusal('exists', `items.${i}.record.id`, 'This id belongs to another site. Make a new id.');
+      throw new Refusal('exists', `items.${i}.record.id`, 'record.other-site');
     }
     const { id: _, ...set } = record;
     draft.put(
@@ -131,18 +129,19 @@ export function needOwnName(draft: Draft, table: TableName, record: object, id: 
     .map((one) => one as unknown as Record<string, string>)
     .find((one) => one.id !== id && one[field]!.trim() === name.trim() && one[within] === values[within]);
   if (!twin) return;
-  throw new Refusal('exists', `${path}${field}`, `${twinWords(draft, table, twin)} Choose another ${field}, or change that one.`); // prettier-ignore
+  throw twinRefusal(draft, table, twin, `${path}${field}`); // prettier-ignore
 }
 
 /** Says which record has a name already, so that it is found. */
-function twinWords(draft: Draft, table: TableName, twin: Record<string, string>): string {
-  if (table === 'area') return `There is an area "${twin.name}" already${twin.substances ? `, for ${twin.substances}` : ''}.`; // prettier-ignore
+function twinRefusal(draft: Draft, table: TableName, twin: Record<string, string>, field: string): Refusal {
+  if (table === 'area')
+    return new Refusal('exists', field, 'name.area', { name: twin.name!, substances: twin.substances ?? '' });
   if (table === 'enclosure') {
-    const area = draft.get('area', twin.area!)?.name ?? 'another area';
-    return `There is an enclosure "${twin.tag}" already: ${twin.what}, in ${area}.`;
+    const area = draft.get('area', twin.area!)?.name ?? null;
+    return new Refusal('exists', field, 'name.enclosure', { tag: twin.tag!, what: twin.what!, area });
   }
-  const tag = draft.get('enclosure', twin.enclosure!)?.tag ?? 'This enclosure';
-  return `${tag} has an entry "${twin.label}" already.`;
+  const tag = draft.get('enclosure', twin.enclosure!)?.tag ?? null;
+  return new Refusal('exists', field, 'name.entry', { tag, label: twin.label! });
 }
 
 export function needReferences(draft: Draft, table: TableName, record: object, path: string): void {

@@ -20,25 +20,20 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
   draft.need('instrument', payload.instrument, 'instrument');
   const instrument = instrumentNow(draft, payload.instrument)!;
   const place = placeOf(entry.kind, payload.place);
-  if (!place) throw new Refusal('invalid', 'place', 'This kind of entry has no such place to measure.');
+  if (!place) throw new Refusal('invalid', 'place', 'place.none');
   if (!place.instruments.includes(instrument.kind)) {
-    throw new Refusal(
-      'invalid',
-      'instrument',
-      `${place.title} is measured with: ${place.instruments.join(', ')}.`,
-    );
+    throw new Refusal('invalid', 'instrument', 'place.instrument', {
+      place: place.title,
+      instruments: place.instruments.join(', '),
+    });
   }
   if (DIAMETERS.has(place.id) && payload.value <= 0) {
-    throw new Refusal('invalid', 'value', `${place.title} is above 0. Read it again.`);
+    throw new Refusal('invalid', 'value', 'place.above-zero', { place: place.title });
   }
   const { at, site } = draft.command;
   const fault = faultOf(instrument, payload.value, at);
   if ((fault === 'past-calibration' || fault === 'found-out') && payload.source === 'instrument') {
-    throw new Refusal(
-      'invalid',
-      'instrument',
-      `${instrument.tag} is past its calibration date and may not send.`,
-    );
+    throw new Refusal('invalid', 'instrument', 'instrument.past', { tag: instrument.tag });
   }
   draft.put('reading', { ...payload, site, by: draft.person, at, fault, struck: null });
 }
@@ -46,7 +41,7 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
 export function applyStrike(draft: Draft, { id, reason }: Payloads['reading.strike']): void {
   const reading = draft.need('reading', id, 'id');
   needOpen(draft, reading.entry, reading.round);
-  if (reading.struck) throw new Refusal('invalid', 'id', 'This reading is struck out already.');
+  if (reading.struck) throw new Refusal('invalid', 'id', 'reading.struck');
   draft.put('reading', { ...reading, struck: { by: draft.person, at: draft.command.at, reason } });
 }
 
@@ -55,10 +50,10 @@ export function applyLook(draft: Draft, payload: Payloads['look.answer']): void 
   const entry = draft.need('entry', payload.entry, 'entry');
   needOpen(draft, payload.entry, payload.round);
   const look = lookOf(entry.kind, payload.look) ?? conditionOf(draft, entry, payload.look);
-  if (!look) throw new Refusal('invalid', 'look', 'This kind of entry has no such question.');
+  if (!look) throw new Refusal('invalid', 'look', 'look.none');
   if (!look.answers.some(({ id }) => id === payload.answer)) {
     const known = look.answers.map(({ id }) => id).join(', ');
-    throw new Refusal('invalid', 'answer', `The answers to this question are: ${known}.`);
+    throw new Refusal('invalid', 'answer', 'look.answers', { known });
   }
   draft.put('look', {
     ...payload,
@@ -84,8 +79,7 @@ export function applySeal(draft: Draft, payload: Payloads['inspection.seal']): v
   const round = needOpen(draft, payload.entry, payload.round);
   const site = draft.need('site', draft.command.site, 'site');
   const dossier = dossierOf(draft, payload.entry, round);
-  if (!dossier)
-    throw new Refusal('unknown-id', 'entry', 'The entry’s enclosure or area is missing. Restore it first.');
+  if (!dossier) throw new Refusal('unknown-id', 'entry', 'entry.homeless');
   const { at } = draft.command;
   const { findings, status } = assessDossier(draft, dossier, at, round.grade);
   const sealed = {
@@ -114,11 +108,7 @@ export const isSealed = (slice: Slice, entry: Id, round: Id): boolean =>
 export function needUnsealedRound(draft: Draft, entry: Id): void {
   const round = currentRound(draft, entry, draft.command.site);
   if (round && isSealed(draft, entry, round.id)) {
-    throw new Refusal(
-      'sealed',
-      'entry',
-      'The inspection of this entry is sealed. Start a new round to record more.',
-    );
+    throw new Refusal('sealed', 'entry', 'entry.sealed');
   }
 }
 
@@ -135,15 +125,11 @@ export function isSealedAtAllEnds(draft: Draft, cable: Id): boolean {
 export function needOpen(draft: Draft, entry: Id, roundId: Id) {
   const round = draft.need('round', roundId, 'round');
   if (!round.entries.includes(entry)) {
-    throw new Refusal(
-      'invalid',
-      'round',
-      'This entry does not belong to that round. Add it to the round first.',
-    );
+    throw new Refusal('invalid', 'round', 'round.not-in');
   }
-  if (round.closed) throw new Refusal('sealed', 'round', 'That round is closed. Start a new round.');
+  if (round.closed) throw new Refusal('sealed', 'round', 'round.closed');
   if (isSealed(draft, entry, roundId)) {
-    throw new Refusal('sealed', 'entry', 'This inspection is sealed. Start a new round to record more.');
+    throw new Refusal('sealed', 'entry', 'inspection.sealed');
   }
   return round;
 }

@@ -11,33 +11,21 @@ export function applyInsulationStart(draft: Draft, payload: Payloads['insulation
   draft.needFree('insulation', payload.id);
   const cable = draft.need('cable', payload.cable, 'cable');
   if (!cable.mineral) {
-    throw new Refusal(
-      'invalid',
-      'cable',
-      'This cable is not recorded as mineral insulated. Complete its record first.',
-    );
+    throw new Refusal('invalid', 'cable', 'cable.not-mineral');
   }
   draft.need('instrument', payload.instrument, 'instrument');
   const instrument = instrumentNow(draft, payload.instrument)!;
   if (instrument.kind !== 'insulation-tester') {
-    throw new Refusal(
-      'invalid',
-      'instrument',
-      `${instrument.tag} is no insulation tester. Choose another instrument.`,
-    );
+    throw new Refusal('invalid', 'instrument', 'instrument.no-tester', { tag: instrument.tag });
   }
   // A test whose instrument nobody has checked would be worth nothing; unlike a length it is quickly taken again.
   if (faultOf(instrument, instrument.span[0], draft.command.at) === 'past-calibration') {
-    throw new Refusal(
-      'invalid',
-      'instrument',
-      `${instrument.tag} is past its calibration date. Choose another tester.`,
-    );
+    throw new Refusal('invalid', 'instrument', 'instrument.tester-past', { tag: instrument.tag });
   }
   // What is tested before or after a sealing belongs to the end's inspection; in service a cable is tested any time.
   if (payload.entry !== null) needUnsealedRound(draft, payload.entry);
   if (payload.entry !== null && draft.need('entry', payload.entry, 'entry').cable !== cable.id) {
-    throw new Refusal('invalid', 'entry', 'This entry holds another cable. Test the cable that is in it.');
+    throw new Refusal('invalid', 'entry', 'entry.other-cable');
   }
   const { at, site } = draft.command;
   draft.put('insulation', { ...payload, site, readings: [], by: draft.person, at });
@@ -46,11 +34,7 @@ export function applyInsulationStart(draft: Draft, payload: Payloads['insulation
 /** Refuses to trace a cable whose ends are all sealed. */
 function needOpenEnd(draft: Draft, cable: Id): void {
   if (!isSealedAtAllEnds(draft, cable)) return;
-  throw new Refusal(
-    'sealed',
-    'cable',
-    'The inspections of this cable’s ends are sealed. Start a new round to trace it again.',
-  );
+  throw new Refusal('sealed', 'cable', 'cable.ends-sealed');
 }
 
 /** Refuses to add to a test that a seal rests on: a new test is begun instead. */
@@ -58,7 +42,7 @@ function needNotSealedSince(draft: Draft, test: InsulationTest): void {
   for (const { id } of draft.by('entry', 'cable', test.cable)) {
     const seals = [...draft.by('inspection', 'entry', id), ...draft.by('asleft', 'entry', id)];
     if (!seals.some(({ at }) => at > test.at)) continue;
-    throw new Refusal('sealed', 'id', 'A seal rests on this test. Begin a new test of the cable.');
+    throw new Refusal('sealed', 'id', 'test.sealed');
   }
 }
 
@@ -74,16 +58,12 @@ export function applyContinuity(draft: Draft, payload: Payloads['continuity.reco
       ['far', far],
     ] as const) {
       if (name !== null && !names.includes(name)) {
-        throw new Refusal(
-          'invalid',
-          `found.${i}.${end}`,
-          `This cable has no such sleeve. It has: ${names.join(', ')}.`,
-        );
+        throw new Refusal('invalid', `found.${i}.${end}`, 'sleeve.none', { names: names.join(', ') });
       }
     }
     const before = payload.found.slice(0, i);
     if (before.some((one) => one.near === near || (far !== null && one.far === far))) {
-      throw new Refusal('invalid', `found.${i}`, 'A sleeve is named twice. Trace that conductor again.');
+      throw new Refusal('invalid', `found.${i}`, 'sleeve.twice');
     }
   });
   const { at, site } = draft.command;
@@ -98,7 +78,7 @@ export function applyInsulationRead(draft: Draft, { id, ...reading }: Payloads['
   const pairs = mineral ? pairsOf(mineral.conductors, mineral.screened) : [];
   const rest = mineral ? restPairsOf(mineral.conductors, mineral.screened) : [];
   if (!pairs.includes(reading.pair) && !rest.includes(reading.pair)) {
-    throw new Refusal('invalid', 'pair', `This cable has no such pair. Its pairs are: ${pairs.join(', ')}.`);
+    throw new Refusal('invalid', 'pair', 'pair.none', { pairs: pairs.join(', ') });
   }
   draft.put('insulation', {
     ...test,

@@ -10,7 +10,7 @@ export function applyLend(draft: Draft, payload: Payloads['instrument.lend']): v
     (one) => one.tag.trim() === payload.tag.trim() && registerIdOf(one) !== payload.of,
   );
   if (twin) {
-    throw new Refusal('exists', 'tag', `The site has another instrument called ${twin.tag}. Give one of them another tag.`); // prettier-ignore
+    throw new Refusal('exists', 'tag', 'instrument.twin', { tag: twin.tag }); // prettier-ignore
   }
   draft.put('instrument', { ...payload, site, lentAt: at });
 }

@@ -11,11 +11,7 @@ export function applyMakeOffStart(draft: Draft, payload: Payloads['makeoff.start
   needOpen(draft, payload.entry, payload.round);
   const running = draft.by('makeoff', 'entry', payload.entry).find(({ finished }) => finished === null);
   if (running) {
-    throw new Refusal(
-      'invalid',
-      'entry',
-      'Work on this entry is going on already. Go on with it, or seal it first.',
-    );
+    throw new Refusal('invalid', 'entry', 'work.running');
   }
   const { at, site } = draft.command;
   draft.put('makeoff', { ...payload, site, ticks: [], by: draft.person, at, finished: null });
@@ -28,7 +24,7 @@ export function applyTick(draft: Draft, { id, ...tick }: Payloads['makeoff.tick'
   const { parts, steps } = KINDS[kind];
   const known = [...parts.map((part) => partTick(part.id)), ...steps.map((step) => step.id)];
   if (!known.includes(tick.step)) {
-    throw new Refusal('invalid', 'step', 'This kind of entry has no such step.');
+    throw new Refusal('invalid', 'step', 'step.none');
   }
   const others = work.ticks.filter(({ step }) => step !== tick.step);
   draft.put('makeoff', {
@@ -47,7 +43,7 @@ function needRunning(draft: Draft, id: Id) {
   const work = draft.need('makeoff', id, 'id');
   needOpen(draft, work.entry, work.round);
   if (work.finished !== null) {
-    throw new Refusal('sealed', 'id', 'This work is sealed. Start an opening of the entry.');
+    throw new Refusal('sealed', 'id', 'work.sealed');
   }
   return work;
 }

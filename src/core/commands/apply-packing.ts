@@ -10,11 +10,11 @@ import type { BlockSide, PackedBlock, PackedOpening } from '../record/types';
 export function applyPacking(draft: Draft, payload: Payloads['packing.set']): void {
   const entry = draft.need('entry', payload.entry, 'entry');
   if (!KINDS[entry.kind].transit) {
-    throw new Refusal('invalid', 'entry', 'This entry is no transit. Choose one that has a frame.');
+    throw new Refusal('invalid', 'entry', 'entry.no-transit');
   }
   needUnsealedRound(draft, payload.entry);
   if (payload.id !== payload.entry) {
-    throw new Refusal('invalid', 'id', 'A packing has the id of its entry.');
+    throw new Refusal('invalid', 'id', 'packing.id');
   }
   const { at, site } = draft.command;
   const before = draft.get('packing', payload.id);
@@ -40,7 +40,7 @@ export function applyPacking(draft: Draft, payload: Payloads['packing.set']): vo
   openings.forEach(({ label }, o) => {
     const twice = openings.slice(0, o).some((one) => one.label === label);
     if (twice || !labels.includes(label)) {
-      throw new Refusal('invalid', `openings.${o}.label`, `Each opening of the frame is packed once. It has: ${labels.join(', ') || 'none; record the frame first'}.`); // prettier-ignore
+      throw new Refusal('invalid', `openings.${o}.label`, 'opening.once', { labels: labels.join(', ') }); // prettier-ignore
     }
   });
   const seen = new Set<string>();
@@ -53,11 +53,7 @@ export function applyPacking(draft: Draft, payload: Payloads['packing.set']): vo
       if (cable === null) continue;
       draft.need('cable', cable, `openings.${o}`);
       if (seen.has(cable)) {
-        throw new Refusal(
-          'invalid',
-          `openings.${o}`,
-          'A cable lies in two blocks. Take it out of one of them.',
-        );
+        throw new Refusal('invalid', `openings.${o}`, 'cable.twice');
       }
       seen.add(cable);
     }

@@ -2,7 +2,7 @@ import { needOwnName, needReferences } from './apply-dossier';
 import { isRefusal, Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { isSealed } from './apply-inspection';
-import { nounOf, usersOf } from '../record/references';
+import { usersOf } from '../record/references';
 import type { Id, TableName, Tables } from '../record/types';
 
 /**
@@ -11,9 +11,9 @@ import type { Id, TableName, Tables } from '../record/types';
  */
 export function applyUndo(draft: Draft, payload: Payloads['undo']): void {
   const change = draft.need('change', payload.command, 'command');
-  if (change.undone) throw new Refusal('invalid', 'command', 'This change is undone already.');
+  if (change.undone) throw new Refusal('invalid', 'command', 'change.undone');
   if (change.kind === 'inspection.seal' || change.kind === 'asleft.seal') {
-    throw new Refusal('sealed', 'command', 'A seal is not undone. Correct it with a new round.');
+    throw new Refusal('sealed', 'command', 'seal.stays');
   }
   const own = new Set(change.records.map(({ id }) => id));
   for (const { table, id, before, rev } of change.records) {
@@ -36,23 +36,18 @@ function needWhole(draft: Draft, table: TableName, id: Id, record: object): void
     needOwnName(draft, table, record, id, '');
   } catch (error) {
     if (!isRefusal(error)) throw error;
-    throw new Refusal('depends', 'command', `This cannot be undone any more. ${error.message}`);
+    throw new Refusal('depends', 'command', 'undo.gone', {}, error);
   }
 }
 
 function needUntouched(draft: Draft, table: TableName, id: Id, rev: Id | null): void {
   if ((draft.get(table, id)?.rev ?? null) === rev) return;
-  throw new Refusal(
-    'depends',
-    'command',
-    `A later change of this ${nounOf(table)} depends on it. Undo that one first.`,
-  );
+  throw new Refusal('depends', 'command', 'undo.later', { table });
 }
 
 function needUnused(draft: Draft, table: TableName, id: Id, own: ReadonlySet<Id>): void {
   const users = usersOf(draft, table, id, own);
-  if (users)
-    throw new Refusal('depends', 'command', `This ${nounOf(table)} is used by ${users}. Undo those first.`);
+  if (users.length > 0) throw new Refusal('depends', 'command', 'undo.used', { table, users });
 }
 
 /** Tables of a cable's tests and a transit's packing: they belong to no round, and a seal rests on them all the same. */
@@ -71,13 +66,13 @@ function needUnsealed(draft: Draft, table: TableName, record: Tables[TableName] 
   }
   if (!('round' in record) || !('entry' in record)) return;
   if (isSealed(draft, record.entry, record.round)) {
-    throw new Refusal('sealed', 'command', 'The inspection is sealed; correct it with a new round.');
+    throw new Refusal('sealed', 'command', 'undo.inspection-sealed');
   }
 }
 
 function needNoSealAfter(draft: Draft, entry: Id, at: string): void {
   const seals = [...draft.by('inspection', 'entry', entry), ...draft.by('asleft', 'entry', entry)];
   if (seals.some((seal) => seal.at > at)) {
-    throw new Refusal('sealed', 'command', 'A seal rests on this; correct it with a new round.');
+    throw new Refusal('sealed', 'command', 'undo.sealed');
   }
 }

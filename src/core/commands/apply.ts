@@ -21,7 +21,7 @@ import type { RecordChange, Slice } from '../record/slice';
 export function apply(slice: Slice, command: AnyCommand, by: string): RecordChange[] {
   const draft = new Draft(slice, command, by);
   if (command.kind !== 'site.add' && !slice.get('site', command.site)) {
-    throw new Refusal('unknown-id', 'site', 'This site does not exist. Reload the list of sites.');
+    throw new Refusal('unknown-id', 'site', 'site.none');
   }
   run(draft, command);
   return draft.finish();

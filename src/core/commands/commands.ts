@@ -1,3 +1,4 @@
+import type { Users } from '../record/references';
 import type { Hazard, Severity } from '../defects/severity';
 import type {
   Area,
@@ -128,15 +129,88 @@ export interface Command<K extends CommandKind = CommandKind> {
 /** Any command, with its kind and payload belonging together. */
 export type AnyCommand = { [K in CommandKind]: Command<K> }[CommandKind];
 
-/** Why a command is not applied, and what to do about it. */
+/** Why a command can be refused. */
+export type RefusalKey =
+  | 'cable.ends-sealed'
+  | 'cable.not-mineral'
+  | 'cable.twice'
+  | 'change.undone'
+  | 'check.not-failed'
+  | 'command.exists'
+  | 'defect.open'
+  | 'defect.owner'
+  | 'defect.proof'
+  | 'defect.step'
+  | 'entry.homeless'
+  | 'entry.no-pot'
+  | 'entry.no-transit'
+  | 'entry.other-cable'
+  | 'entry.sealed'
+  | 'inspection.sealed'
+  | 'instrument.no-tester'
+  | 'instrument.past'
+  | 'instrument.tester-past'
+  | 'instrument.twin'
+  | 'look.answers'
+  | 'look.none'
+  | 'name.area'
+  | 'name.enclosure'
+  | 'name.entry'
+  | 'opening.once'
+  | 'packing.id'
+  | 'pair.none'
+  | 'person.none'
+  | 'person.other'
+  | 'photo.bytes'
+  | 'photo.room'
+  | 'place.above-zero'
+  | 'place.instrument'
+  | 'place.none'
+  | 'pour.looked-before'
+  | 'pour.packed-before'
+  | 'reading.struck'
+  | 'record.exists'
+  | 'record.none'
+  | 'record.other-site'
+  | 'record.used'
+  | 'register.none'
+  | 'round.closed'
+  | 'round.not-in'
+  | 'seal.stays'
+  | 'severity.reason'
+  | 'site.choose'
+  | 'site.none'
+  | 'site.own-id'
+  | 'site.references'
+  | 'site.twin'
+  | 'sleeve.none'
+  | 'sleeve.twice'
+  | 'step.none'
+  | 'test.sealed'
+  | 'undo.gone'
+  | 'undo.inspection-sealed'
+  | 'undo.later'
+  | 'undo.sealed'
+  | 'undo.used'
+  | 'work.running'
+  | 'work.sealed';
+
+/** What a refusal speaks of: ids, names and numbers; the sentence is made of them where somebody reads it. */
+export type RefusalFacts = Readonly<Record<string, string | number | null | readonly Users[]>>;
+
+/** Why a command is not applied. */
 export class Refusal extends Error {
   constructor(
     readonly code: 'unknown-id' | 'exists' | 'in-use' | 'sealed' | 'depends' | 'invalid',
     /** Dotted path of the field in the payload. */
     readonly field: string,
-    message: string,
+    /** Names the sentence, which says what to do about it, in `core/words`. */
+    readonly key: RefusalKey,
+    readonly facts: RefusalFacts = {},
+    /** What stands behind it; null where nothing does. */
+    readonly because: Refusal | null = null,
   ) {
-    super(message);
+    super(key);
     this.name = 'Refusal';
   }
 }

@@ -1,6 +1,5 @@
 import { Refusal, type AnyCommand } from './commands';
 import { completed } from '../record/completed';
-import { nounOf } from '../record/references';
 import { canonicalHash } from '../record/seal';
 import type { RecordChange, Slice } from '../record/slice';
 import type { Change, Id, Lost, TableName, Tables } from '../record/types';
@@ -39,12 +38,7 @@ export class Draft implements Slice {
   need<T extends TableName>(table: T, id: Id, field: string): Tables[T] {
     const record = this.get(table, id);
     if (!record || record.site !== this.command.site) {
-      const noun = nounOf(table);
-      throw new Refusal(
-        'unknown-id',
-        field,
-        `There is no ${noun} with this id on this site. Choose another ${noun}.`,
-      );
+      throw new Refusal('unknown-id', field, 'record.none', { table });
     }
     return record;
   }
@@ -52,7 +46,7 @@ export class Draft implements Slice {
   /** Refuses an id that is taken. */
   needFree(table: TableName, id: Id): void {
     if (this.get(table, id)) {
-      throw new Refusal('exists', 'id', `A ${nounOf(table)} with this id exists already. Make a new id.`);
+      throw new Refusal('exists', 'id', 'record.exists', { table });
     }
   }
 

@@ -35,24 +35,24 @@ describe('a packing', () => {
     expect(slice.get('packing', 'e')!.openings).toEqual(before);
   });
   it('belongs to an entry that is a transit, under its id', () => {
-    expect(() => set(recordsWith(), [opening([])])).toThrow('no transit');
-    expect(() => set(records(), [opening([])], { id: 'other' })).toThrow('id of its entry');
+    expect(() => set(recordsWith(), [opening([])])).toThrow('entry.no-transit');
+    expect(() => set(records(), [opening([])], { id: 'other' })).toThrow('packing.id');
     expect(() => set(records(), [opening([])], { id: 'x', entry: 'x' })).toThrow();
   });
   it('holds each cable once, and only cables that are on file', () => {
-    expect(() => set(records(), [opening([row('k', 'k')])])).toThrow('two blocks');
+    expect(() => set(records(), [opening([row('k', 'k')])])).toThrow('cable.twice');
     const sealed = { cables: [{ cable: 'k', xMm: 0, yMm: 0, readings: [] }] };
-    expect(() => set(records(), [opening([row('k', null)], sealed)])).toThrow('two blocks');
+    expect(() => set(records(), [opening([row('k', null)], sealed)])).toThrow('cable.twice');
     expect(() => set(records(), [opening([row('gone', null)])])).toThrow();
   });
   it('packs the openings of the frame, each once', () => {
-    expect(() => set(records(), [opening([], { label: '9' })])).toThrow('It has: 1');
-    expect(() => set(records(), [opening([]), opening([])])).toThrow('packed once');
+    expect(() => set(records(), [opening([], { label: '9' })])).toThrow('opening.once');
+    expect(() => set(records(), [opening([]), opening([])])).toThrow('opening.once');
     const bare = recordsWith({ kind: 'transit-block', entry: { frame: null } });
-    expect(() => set(bare, [opening([])])).toThrow('record the frame first');
+    expect(() => set(bare, [opening([])])).toThrow('opening.once');
   });
   it('keeps its entry from being removed', () => {
-    expect(() => give(records(), 'entry.remove', { id: 'e' })).toThrow('1 packing');
+    expect(() => give(records(), 'entry.remove', { id: 'e' })).toThrow('record.used');
   });
   it('is judged anew when it changes, and when one of its cables does', () => {
     const slice = records();

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../rulebook/assess';
 import { recordsWith } from '../rulebook/sound-entry.test.data';
-import { statement } from '../words/findings';
+import { statement } from '../words/en/findings';
 import { apply } from './apply';
 import type { AnyCommand } from './commands';
 import { frozenIn, hashOfSeal } from '../record/seal';

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { recordsWith } from '../rulebook/sound-entry.test.data';
 import { addDays, dayIn } from '../record/calendar';
 import { usersOf } from '../record/references';
+import { countedAll } from '../words/en/tables';
 import type { RecordChange } from '../record/slice';
 import { touchedEntries } from './touched';
 import type { TableName } from '../record/types';
@@ -37,7 +38,7 @@ describe('a slice in memory', () => {
 });
 
 describe('what refers to a record', () => {
-  const users = (table: TableName, id: string) => usersOf(recordsWith(), table, id, new Set());
+  const users = (table: TableName, id: string) => countedAll(usersOf(recordsWith(), table, id, new Set()));
   it.each([
     ['area', 'a', '1 enclosure'],
     ['enclosure', 'b', '1 entry'],

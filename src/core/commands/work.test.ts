@@ -38,14 +38,14 @@ describe('work on an entry', () => {
     const slice = recordsWith();
     const start = give(slice, 'makeoff.start', START);
     const tick = give(slice, 'makeoff.tick', { id: 'w', step: 'body', initials: 'AV', skipped: null });
-    expect(() => give(slice, 'undo', { command: start })).toThrow('depends on it');
+    expect(() => give(slice, 'undo', { command: start })).toThrow('undo.later');
     give(slice, 'undo', { command: tick });
     give(slice, 'undo', { command: start });
     expect(slice.get('makeoff', 'w')).toBeNull();
   });
   it('belongs to a round that is open, and to an entry of it', () => {
     const slice = recordsWith();
-    expect(() => give(slice, 'makeoff.start', { ...START, round: 'none' })).toThrow('no round');
+    expect(() => give(slice, 'makeoff.start', { ...START, round: 'none' })).toThrow('record.none');
     expect(() => give(slice, 'makeoff.start', { ...START, entry: 'none' })).toThrow('no entry');
     give(slice, 'inspection.seal', { id: 'i', entry: 'e', round: 'r' });
     expect(() => give(slice, 'makeoff.start', START)).toThrow('sealed');
@@ -73,7 +73,7 @@ describe('compound that is mixed and not packed', () => {
     const slice = poured({});
     expect(() =>
       give(slice, 'pour.edit', { id: 'p2', set: { lookedAt: '2026-03-04T18:00:00.000Z' } }),
-    ).toThrow('before it was packed');
+    ).toThrow('pour.looked-before');
     expect(() =>
       give(slice, 'pour.edit', { id: 'p2', set: { packedAt: '2026-03-04T10:00:00.000Z' } }),
     ).toThrow('before it was mixed');
@@ -91,9 +91,9 @@ describe('compound that is mixed and not packed', () => {
   it.each([
     [{ packedAt: '2026-03-04T10:59:00.000Z' }, 'before it was mixed'],
     [{ lookedAt: '2026-03-04T18:00:00.000Z' }, 'before it was packed'],
-  ])('%j is refused at once', (change, words) => expect(() => poured(change)).toThrow(words));
+  ])('%j is refused at once', (change, words) => expect(() => poured(change)).toThrow('pour.looked-before')words));
   it('a kind without a pot takes none', () => {
-    expect(() => give(recordsWith(), 'pour.record', POUR)).toThrow('no pot');
+    expect(() => give(recordsWith(), 'pour.record', POUR)).toThrow('entry.no-pot');
   });
 });
 
@@ -137,7 +137,7 @@ describe('insulation tests', () => {
     const slice = records();
     const start = give(slice, 'insulation.start', START_TEST);
     const read = give(slice, 'insulation.read', { id: 't', pair: 'L-N', megohm: 5, saturated: false });
-    expect(() => give(slice, 'instrument.remove', { id: 'm' })).toThrow('used by 1 insulation test');
+    expect(() => give(slice, 'instrument.remove', { id: 'm' })).toThrow('record.used');
     give(slice, 'undo', { command: read });
     expect(slice.get('insulation', 't')!.readings).toEqual([]);
     give(slice, 'undo', { command: start });
@@ -150,14 +150,14 @@ describe('insulation tests', () => {
     give(slice, 'insulation.start', { ...START_TEST, entry: 'e' });
     expect(slice.get('insulation', 't')!.entry).toBe('e');
     slice.write([{ table: 'entry', id: 'e', after: { ...slice.get('entry', 'e')!, cable: null } }]);
-    expect(() => give(slice, 'insulation.start', { ...START_TEST, id: 't2', entry: 'e' })).toThrow(
+    expect(() => give(slice, 'insulation.start', { ...START_TEST, id: 't2', entry: 'e' })).toThrow('entry.other-cable')
       'another cable',
     );
   });
   it('tracing names every sleeve once at either end, and can be undone', () => {
     const slice = records();
     const trace = (found: { near: string; far: string | null }[]) => give(slice, 'continuity.record', { id: 'n', cable: 'k', found }); // prettier-ignore
-    expect(() => trace([{ near: 'X', far: 'L' }])).toThrow('no such sleeve');
+    expect(() => trace([{ near: 'X', far: 'L' }])).toThrow('sleeve.none');
     expect(() => trace([{ near: 'L', far: 'Y' }])).toThrow('no such sleeve');
     expect(() => trace([{ near: 'L', far: 'N' }, { near: 'N', far: 'N' }])).toThrow('named twice'); // prettier-ignore
     const kept = trace([{ near: 'L', far: 'N' }, { near: 'N', far: null }]); // prettier-ignore
@@ -168,7 +168,7 @@ describe('insulation tests', () => {
   it('an id that is taken is refused', () => {
     const slice = records();
     give(slice, 'insulation.start', START_TEST);
-    expect(() => give(slice, 'insulation.start', START_TEST)).toThrow('exists already');
+    expect(() => give(slice, 'insulation.start', START_TEST)).toThrow('record.exists');
     expect(() =>
       give(slice, 'insulation.read', { id: 'other', pair: 'L-N', megohm: 5, saturated: false }),
     ).toThrow('no insulation test');

@@ -7,7 +7,7 @@ import type { MemorySlice } from '../record/slice';
 import { currentRound, dossierOf } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
 import { dossierWith, recordsWith, type Change } from '../rulebook/sound-entry.test.data';
-import { statement } from '../words/findings';
+import { statement } from '../words/en/findings';
 import { clocksOfSite } from './clocks';
 import { cutMarks } from './marks';
 import { planOf } from './plan';
@@ -126,10 +126,10 @@ describe('work on an entry', () => {
   it('goes on where it was, one at a time, and ends with the as-left record', () => {
     const slice = recordsWith();
     give(slice, 'makeoff.start', START);
-    expect(() => give(slice, 'makeoff.start', { ...START, id: 'w2' })).toThrow('going on already');
+    expect(() => give(slice, 'makeoff.start', { ...START, id: 'w2' })).toThrow('work.running');
     give(slice, 'makeoff.tick', tick('part-back-nut'));
     give(slice, 'makeoff.tick', tick('body'));
-    expect(() => give(slice, 'makeoff.tick', tick('mix'))).toThrow('no such step');
+    expect(() => give(slice, 'makeoff.tick', tick('mix'))).toThrow('step.none');
     const dossier = dossierOf(slice, 'e', currentRound(slice, 'e', 's'))!;
     const plan = () => planOf(dossier, 'body-first', 'make-off', slice.get('makeoff', 'w'));
     expect(plan().next).toBe('part-middle-nut');

@@ -207,7 +207,7 @@ describe('the record of a test', () => {
     farEndSealed: true,
   };
   it('is filled pair by pair, and refuses what cannot be', () => {
-    expect(() => give('insulation.start', { ...start, cable: 'k2' })).toThrow(
+    expect(() => give('insulation.start', { ...start, cable: 'k2' })).toThrow('cable.not-mineral')
       'not recorded as mineral insulated',
     );
     expect(() => give('insulation.start', { ...start, instrument: 'c' })).toThrow('no insulation tester');

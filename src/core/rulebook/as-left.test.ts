@@ -6,7 +6,7 @@ import { KIND_IDS } from '../record/kind-ids';
 import { KINDS } from '../kinds/kinds';
 import type { MemorySlice } from '../record/slice';
 import type { AsLeft, Grade, Round } from '../record/types';
-import { statement } from '../words/findings';
+import { statement } from '../words/en/findings';
 import { currentRound, dossierOf } from './dossier';
 import { statusOf } from './assess';
 import { judge } from './judge';
@@ -118,7 +118,7 @@ describe('what a closed entry hides', () => {
     expect(readings.length).toBeGreaterThan(10);
     expect(looks.length).toBeGreaterThan(10);
     expect(slice.get('site', 's')!.lastSeal).toBe(hash);
-    expect(() => give(slice, 'undo', { command: `c${made}` })).toThrow(/not undone/);
+    expect(() => give(slice, 'undo', { command: `c${made}` })).toThrow('seal.stays');
   });
 
   it('the earlier seal is not overlooked', () => {
@@ -144,11 +144,11 @@ describe('compound and resin', () => {
   const on = (kind: KindId) => recordsWith({ kind });
 
   it('are recorded only where there is a pot, in the order of time', () => {
-    expect(() => give(on('gland-plain'), 'pour.record', pour())).toThrow(/no pot/);
+    expect(() => give(on('gland-plain'), 'pour.record', pour())).toThrow('entry.no-pot');
     const early = pour({ packedAt: '2026-03-04T08:00:00.000Z' });
-    expect(() => give(on('gland-barrier'), 'pour.record', early)).toThrow(/before it was mixed/);
+    expect(() => give(on('gland-barrier'), 'pour.record', early)).toThrow('pour.packed-before');
     const seen = pour({ lookedAt: '2026-03-04T09:05:00.000Z' });
-    expect(() => give(on('gland-barrier'), 'pour.record', seen)).toThrow(/before it was packed/);
+    expect(() => give(on('gland-barrier'), 'pour.record', seen)).toThrow('pour.looked-before');
   });
 
   it('a mending starts a new clock, and everything packed before counts as well', () => {

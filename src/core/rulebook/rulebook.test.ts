@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sentence, sentenceKeys, settleKeys, settling, statement } from '../words/findings';
+import { sentence, sentenceKeys, settleKeys, settling, statement } from '../words/en/findings';
 import type { Aspect } from '../record/finding';
 import { statusOf } from './assess';
 import { judge } from './judge';

@@ -1,5 +1,5 @@
 import type { SeriesPart } from '../../core/finder/series';
-import { count, figure, limits } from '../../core/words/format';
+import { count, figure, limits } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
 

@@ -1,4 +1,4 @@
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { circle, type Drawing } from '../shapes';
 

@@ -1,6 +1,6 @@
 import type { BackNutSheet } from '../../core/record/types';
 import { gapFor } from '../../core/rulebook/gap-scale';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import type { Drawing } from '../shapes';
 

@@ -1,5 +1,5 @@
 import type { Thread } from '../../core/gland/thread-table';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import type { Drawing, Point } from '../shapes';
 

@@ -1,5 +1,5 @@
 import { linkPath, type Bend, type PathPoint } from '../../core/mineral/link';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing, type Point } from '../shapes';
 

@@ -1,5 +1,5 @@
 import type { EndMarks } from '../../core/mineral/marks';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
 

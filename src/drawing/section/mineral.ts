@@ -7,7 +7,7 @@ import { metalSheathMm } from '../../core/mineral/sheath';
 import { KINDS } from '../../core/kinds/kinds';
 import type { MineralLink } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { circle, rectangle, type Drawing, type Point, type Shape } from '../shapes';
 import { factsOf } from './facts';
 import { drawWall } from './wall';

@@ -1,7 +1,7 @@
 import { threadOf } from '../../core/gland/thread-table';
 import { FINISHED, type Stage } from '../../core/makeoff/stage';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import type { Drawing } from '../shapes';
 import { drawArmour } from './armour';
 import { drawBody, drawShroud } from './body';

@@ -1,6 +1,6 @@
 import { threadOf } from '../../core/gland/thread-table';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { rectangle, type Point } from '../shapes';
 import type { Geometry, Span } from './geometry';
 import type { Pen } from './pen';

@@ -1,6 +1,6 @@
 import type { FrameOpening } from '../../core/record/types';
 import type { Coring, Placed } from '../../core/rulebook/transit-sealed';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { circle, rectangle, type Drawing, type Point } from '../shapes';
 

@@ -3,7 +3,7 @@ import { placedIn } from '../../core/rulebook/transit-sealed';
 import type { FrameOpening } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import type { OpeningState } from '../../core/rulebook/transit-records';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { circle, rectangle, type Drawing } from '../shapes';
 import { drawBlock } from './block';

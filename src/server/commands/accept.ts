@@ -4,7 +4,8 @@ import { InputError } from '../../core/quantity/error';
 import { isRefusal, Refusal, type AnyCommand } from '../../core/commands/commands';
 import type { RecordChange } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
-import { withSaid } from '../../core/words/said';
+import { refusalSentence } from '../../core/words/en/refusals';
+import { withSaid } from '../../core/words/en/said';
 import type { Person } from '../../store/people';
 import type { SiteStore } from '../../store/site-store';
 import type { Clock } from '../base/clock';
@@ -123,7 +124,7 @@ function makesSite(value: unknown, site: Id | null): boolean {
 function refusedWithoutSite(value: unknown): CommandAnswer {
   return answered(value, () => {
     parseCommand(value);
-    throw new Refusal('unknown-id', 'site', 'This site does not exist. Reload the list of sites.');
+    throw new Refusal('unknown-id', 'site', 'site.none');
   });
 }
 
@@ -183,7 +184,7 @@ function answered(value: unknown, run: () => CommandAnswer): CommandAnswer {
     if (error instanceof InputError)
       return { id, status: 'refused', code: 'invalid', field: error.field, message: error.message };
     if (isRefusal(error))
-      return { id, status: 'refused', code: error.code, field: error.field, message: error.message };
+      return { id, status: 'refused', code: error.code, field: error.field, message: refusalSentence(error) };
     if (isStorage(error)) throw error;
     console.error(error);
     return faultOf(value);
@@ -195,7 +196,7 @@ function applyOnce(taker: Taker, given: AnyCommand, { id: who, name: person }: P
   const { person: said, ...own } = given;
   const sent = own as AnyCommand;
   if (said !== undefined && said !== who) {
-    throw new Refusal('invalid', 'person', `This was recorded by somebody else. It is sent when they sign in again; ${person} is signed in now.`); // prettier-ignore
+    throw new Refusal('invalid', 'person', 'person.other', { person }); // prettier-ignore
   }
   const text = canonicalize(sent)!;
   // Canonical JSON of both, without writing the command out twice.
@@ -223,8 +224,7 @@ function answerOfBefore({ journal }: SiteStore, sent: AnyCommand, sentHash: stri
   const known = journal.find(sent.id);
   const sentBefore = known?.sent ?? journal.sentEarlier(sent.id);
   if (sentBefore === null) return null;
-  if (sentBefore !== sentHash)
-    throw new Refusal('exists', 'id', 'Another command has this id. Make a new id.');
+  if (sentBefore !== sentHash) throw new Refusal('exists', 'id', 'command.exists');
   // Taken before the site had a file of its own: it is in the records that the first line stands for.
   const { seq, hash, command } = known ?? { ...journal.line(1)!, command: null };
   const clamped = command !== null && (JSON.parse(command) as AnyCommand).at !== sent.at;
@@ -238,14 +238,14 @@ function needOwnSiteName(app: Taking, command: AnyCommand): void {
   const twin = listedSites(app).find((one) => one.id !== command.site && lookOf(one.name) === lookOf(name));
   if (!twin) return;
   const field = command.kind === 'site.add' ? 'payload.name' : 'payload.set.name';
-  throw new Refusal('exists', field, `Another site is called ${twin.name}. Give this one a name of its own.`);
+  throw new Refusal('exists', field, 'site.twin', { name: twin.name });
 }
 
 /** Bytes come before the command that shows them. */
 function needPhotos({ photos }: SiteStore, command: AnyCommand): void {
   for (const [field, id] of photosOf(command)) {
     if (photos.find(id)) continue;
-    throw new Refusal('unknown-id', field, 'The bytes of this photo have not arrived. Send the photo first.');
+    throw new Refusal('unknown-id', field, 'photo.bytes');
   }
 }
 

@@ -5,7 +5,7 @@ import type { Dossier } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/record/finding';
 import { basisOf } from '../../core/rulebook/references';
 import { ruleOf } from '../../core/rulebook/rules';
-import { settling, statement } from '../../core/words/findings';
+import { settling, statement } from '../../core/words/en/findings';
 
 /** An entry with its judgement. */
 export interface Judged {

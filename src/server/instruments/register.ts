@@ -43,7 +43,7 @@ export function keepInstrument(app: Taking, value: unknown, person: Person): Com
  */
 export function lendInstrument(app: Taking, id: Id, site: Id, person: Person): CommandAnswer[] {
   const row = app.installation.register.get(id);
-  if (!row) throw new Refusal('unknown-id', 'instrument', 'The register has no such instrument. Reload the register.'); // prettier-ignore
+  if (!row) throw new Refusal('unknown-id', 'instrument', 'register.none'); // prettier-ignore
   return lendAnew(app, row.instrument, site, person);
 }
 

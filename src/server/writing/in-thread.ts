@@ -62,8 +62,8 @@ export function writerInThread(events: EventHub, file: string, data: ThreadData)
 }
 
 /** The same error on this side. */
-function errorOf({ name, message, code, field = '' }: Fault): Error {
+function errorOf({ name, message, code, field = '', refusal }: Fault): Error {
   if (name === 'InputError') return new InputError(field, message);
-  if (name === 'Refusal') return new Refusal(code as Refusal['code'], field, message);
+  if (refusal) return new Refusal(refusal.code, refusal.field, refusal.key, refusal.facts, refusal.because);
   return Object.assign(name === 'DatabaseError' ? new DatabaseError(message) : new Error(message), { code });
 }

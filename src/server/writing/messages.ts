@@ -1,3 +1,4 @@
+import type { Refusal } from '../../core/commands/commands';
 import type { JournalEvent } from '../../core/commands/news';
 import type { Id, Photo } from '../../core/record/types';
 import type { Person } from '../../store/people';
@@ -20,6 +21,8 @@ export interface Fault {
   message: string;
   code: string | undefined;
   field: string | undefined;
+  /** Why a command was refused; null for any other fault. */
+  refusal: Pick<Refusal, 'code' | 'field' | 'key' | 'facts' | 'because'> | null;
 }
 
 /** What it says: an answer, a fault, or something that happened. */

@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
 import { InputError } from '../../core/quantity/error';
-import { isRefusal } from '../../core/commands/commands';
+import { isRefusal, type Refusal } from '../../core/commands/commands';
 import { Installation, INSTALLATION_DB } from '../../store/installation';
 import { leaveCheckpoints, DatabaseError } from '../../store/open';
 import { replicaOf } from '../../store/replicating';
@@ -123,9 +123,19 @@ function answer(
   }
 }
 
+/** What crosses to the other thread: plain values. */
+const partsOf = ({ code, field, key, facts, because }: Refusal): NonNullable<Fault['refusal']> => ({
+  code,
+  field,
+  key,
+  facts,
+  because: because && (partsOf(because) as Refusal),
+});
+
 const faultOf = (error: unknown): Fault => ({
   name: error instanceof DatabaseError ? 'DatabaseError' : error instanceof InputError ? 'InputError' : isRefusal(error) ? 'Refusal' : 'Error', // prettier-ignore
   message: error instanceof Error ? error.message : String(error),
   code: (error as { code?: string }).code,
   field: (error as { field?: string }).field,
+  refusal: isRefusal(error) ? partsOf(error) : null,
 });

@@ -1,7 +1,7 @@
 import { Button, Modal, Textarea } from '@mantine/core';
-import { defectStatement } from '../../core/words/said';
+import { defectStatement } from '../../core/words/en/said';
 import type { Defect, Id } from '../../core/record/types';
-import { SEVERITY_WORDS } from '../../core/words/labels';
+import { SEVERITY_WORDS } from '../../core/words/en/labels';
 import { useDefectForm } from '../defect-form';
 import { device, useDevice } from '../device';
 import { give } from '../give';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Reading, ReadingFault, Unit } from '../../core/record/types';
-import { moment } from '../../core/words/format';
-import { READING_FAULT_WORDS } from '../../core/words/labels';
+import { moment } from '../../core/words/en/format';
+import { READING_FAULT_WORDS } from '../../core/words/en/labels';
 import { FitStrip } from '../../ui/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/SealGlyph';
 import { give } from '../give';

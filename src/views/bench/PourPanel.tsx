@@ -10,7 +10,7 @@ import type { Id, Pour } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { clocksOf } from '../../core/rulebook/judge-pour';
 import { compoundFill } from '../../core/gland/compound';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { device } from '../device';
 import { give, tryGive } from '../give';
 

@@ -2,8 +2,8 @@ import { KINDS } from '../../core/kinds/kinds';
 import { GRADES, type Grade } from '../../core/record/types';
 import { classified } from '../../core/rulebook/classified';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { day } from '../../core/words/format';
-import { GRADE_WORDS } from '../../core/words/labels';
+import { day } from '../../core/words/en/format';
+import { GRADE_WORDS } from '../../core/words/en/labels';
 
 /** What is on the bench, and how closely it is judged. */
 export function Title({

@@ -2,7 +2,7 @@ import type { InstrumentLine } from '../../core/instrument/line';
 import { sends } from '../../core/instrument/simulator';
 import { shownQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { Instrument } from '../../core/record/types';
-import { day, figure } from '../../core/words/format';
+import { day, figure } from '../../core/words/en/format';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { useInstrument } from '../device';
 import { QUANTITY_OF, unitShown } from '../take';

@@ -5,7 +5,7 @@ import type { Id, Round } from '../../core/record/types';
 import { dossierOf } from '../../core/rulebook/dossier';
 import { now } from '../../client/clock';
 import { assessDossier } from '../../core/rulebook/assess';
-import { STATE_WORDS } from '../../core/words/labels';
+import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';
 

@@ -1,11 +1,11 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { defectStatement } from '../../core/words/said';
+import { defectStatement } from '../../core/words/en/said';
 import { NEXT_STATES } from '../../core/commands/apply-defect';
 import type { Defect } from '../../core/record/types';
-import { day } from '../../core/words/format';
-import { historyOf } from '../../core/words/history';
-import { DEFECT_STATE_WORDS } from '../../core/words/labels';
+import { day } from '../../core/words/en/format';
+import { historyOf } from '../../core/words/en/history';
+import { DEFECT_STATE_WORDS } from '../../core/words/en/labels';
 import { addPhotos } from '../bench/DefectSheet';
 import { useDefectForm } from '../defect-form';
 import { parameter, useDevice } from '../device';

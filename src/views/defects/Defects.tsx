@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
-import { defectStatement } from '../../core/words/said';
+import { defectStatement } from '../../core/words/en/said';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
 import type { Defect } from '../../core/record/types';
-import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/labels';
+import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/en/labels';
 import { parameter, useDevice } from '../device';
 import { Root, type ViewProps } from '../Root';
 import { DefectDetail } from './DefectDetail';

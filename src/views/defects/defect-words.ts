@@ -1,6 +1,6 @@
-import { SEVERITY_WORDS, DEFECT_STATE_WORDS } from '../../core/words/labels';
-import type { FieldWords } from '../../core/words/history';
-import { day } from '../../core/words/format';
+import { SEVERITY_WORDS, DEFECT_STATE_WORDS } from '../../core/words/en/labels';
+import type { FieldWords } from '../../core/words/en/history';
+import { day } from '../../core/words/en/format';
 import type { Defect } from '../../core/record/types';
 
 const TITLES: Record<string, string> = {

@@ -1,7 +1,7 @@
 import { isSoft } from '../../core/measuring/soft';
 import { agreement } from '../../core/measuring/agreement';
 import { diameterOf, groupsOf, type Dossier } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { drawLayers } from '../../drawing/desk/layers';
 import { DrawingView } from '../../ui/DrawingView';
 import { Figure, typed, useFigures, Verdict } from '../Figure';

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { BackNutSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { gapScale } from '../../core/rulebook/gap-scale';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { drawGapScale, scaleLines } from '../../drawing/desk/gap-scale';
 import { DrawingView } from '../../ui/DrawingView';
 import { Figure, typed, useFigures, Verdict } from '../Figure';

@@ -15,7 +15,7 @@ import {
 } from '../../core/hazard/division';
 import { barrierFactsOf } from '../../core/rulebook/barrier-facts';
 import { isFlameproof, type Dossier } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { Choice, Figure, useFigures, Verdict } from '../Figure';
 
 /** Each question as it is asked. */

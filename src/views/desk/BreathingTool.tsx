@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { breathingFit, breathingTest, END_KPA, START_KPA } from '../../core/gland/breathing';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { BreathingChart } from './BreathingChart';
 import { Verdict } from '../Figure';
 

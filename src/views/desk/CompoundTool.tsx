@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { compoundFill, compoundTimes } from '../../core/gland/compound';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { drawPotFace } from '../../drawing/desk/pot-face';
 import { DrawingView } from '../../ui/DrawingView';
 import { Choice, Figure, typed, useFigures, Verdict } from '../Figure';

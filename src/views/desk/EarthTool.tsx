@@ -3,7 +3,7 @@ import { CONDUCTORS, minimumArea, pathResistance, withstands, type Conductor } f
 import { wireArmour } from '../../core/gland/armour';
 import { InputError } from '../../core/quantity/error';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { figure, ohm } from '../../core/words/format';
+import { figure, ohm } from '../../core/words/en/format';
 import { drawArmourFace } from '../../drawing/desk/armour-face';
 import { DrawingView } from '../../ui/DrawingView';
 import { Choice, Figure, typed, useFigures, Verdict } from '../Figure';

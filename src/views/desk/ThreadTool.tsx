@@ -4,7 +4,7 @@ import { looksThatSeparate, separatedBy, type ThreadLook } from '../../core/glan
 import { identifyThread } from '../../core/gland/threads';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { groupsOf } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { drawThreads } from '../../drawing/desk/thread-profile';
 import { DrawingView } from '../../ui/DrawingView';
 import { Choice, Figure, typed, useFigures, Verdict } from '../Figure';

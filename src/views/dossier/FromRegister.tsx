@@ -4,7 +4,7 @@ import { api, ApiError, type RegisterRow } from '../../client/api';
 import { currentInstruments, registerIdOf } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
-import { day } from '../../core/words/format';
+import { day } from '../../core/words/en/format';
 
 /** Instruments of the installation that a site does not have: each can be lent to it. */
 export function FromRegister({ slice, site, onDone }: { slice: Slice; site: Id; onDone: () => void }) {

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { api } from '../../client/api';
 import type { Change } from '../../core/record/types';
-import { historyOf } from '../../core/words/history';
+import { historyOf } from '../../core/words/en/history';
 import { HistoryList } from '../HistoryList';
 import { useDevice } from '../device';
 import type { DossierTable } from '../../core/commands/commands';

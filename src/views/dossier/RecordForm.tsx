@@ -3,7 +3,7 @@ import { useForm } from '@mantine/form';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import type { Slice } from '../../core/record/slice';
-import { count } from '../../core/words/format';
+import { count } from '../../core/words/en/format';
 import { useAskBeforeLeaving } from '../../ui/leaving';
 import { faultsOf, toDraft, toRecord, asSent, type Draft } from './draft';
 import { get, type Field } from './fields';

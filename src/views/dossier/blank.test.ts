@@ -4,7 +4,7 @@ import type { AnyCommand, DossierTable } from '../../core/commands/commands';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import { MemorySlice } from '../../core/record/slice';
 import { assess } from '../../core/rulebook/assess';
-import { statement } from '../../core/words/findings';
+import { statement } from '../../core/words/en/findings';
 import { parseCommand } from '../../shapes/parse';
 import { toDraft, toRecord } from './draft';
 import { blankOf } from './fields';

@@ -1,7 +1,7 @@
 import { readConcepts } from '../../core/hazard/concept';
 import { readQuantity, shownQuantity } from '../../core/quantity/quantity';
 import type { DossierTable } from '../../core/commands/commands';
-import { quantityFault } from '../../core/words/quantity';
+import { quantityFault } from '../../core/words/en/quantity';
 import { recordOffences } from '../../shapes/parse';
 import { blankOf, get, put, type Field } from './fields';
 

@@ -19,7 +19,7 @@ import {
   type Field,
   type TableForm,
 } from './fields';
-import { INSTRUMENT_WORDS, UNIT_TITLES } from '../../core/words/labels';
+import { INSTRUMENT_WORDS, UNIT_TITLES } from '../../core/words/en/labels';
 import { CABLE_FORM } from './cable-form';
 import { CERTIFICATE_FORM } from './certificate-form';
 import { ENCLOSURE_FORM } from './enclosure-form';

@@ -6,7 +6,7 @@ import { shownQuantity } from '../../core/quantity/quantity';
 import type { MakeOff, Unit } from '../../core/record/types';
 import { groupsOf, type Dossier } from '../../core/rulebook/dossier';
 import { limitsOf } from '../../core/rulebook/fit-task';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { device, instrument as hand, useInstrument } from '../device';
 import { instrumentsFor } from '../instruments-for';
 import { nominalOf, pieceOf } from '../piece';

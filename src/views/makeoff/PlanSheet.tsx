@@ -1,8 +1,8 @@
 import type { Plan } from '../../core/makeoff/plan';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/format';
-import { closingWords, FROM_WORDS, HABIT_WORDS, MISSING_WORDS } from '../../core/words/makeoff';
+import { figure } from '../../core/words/en/format';
+import { closingWords, FROM_WORDS, HABIT_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
 import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/DrawingView';

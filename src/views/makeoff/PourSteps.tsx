@@ -8,7 +8,7 @@ import { sends } from '../../core/instrument/simulator';
 import type { MakeOff, Pour } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { clocksOf } from '../../core/rulebook/judge-pour';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { fieldOf, useMeasure, type Measure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { device, instrument as hand, say } from '../device';

@@ -7,7 +7,7 @@ import type { Slice } from '../../core/record/slice';
 import { HABITS, type Habit, type Id, type MakeOff } from '../../core/record/types';
 import { isSealed } from '../../core/commands/apply-inspection';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { HABIT_WORDS } from '../../core/words/makeoff';
+import { HABIT_WORDS } from '../../core/words/en/makeoff';
 import { device } from '../device';
 import { give } from '../give';
 import { PlanSheet } from './PlanSheet';

@@ -6,7 +6,7 @@ import { isTestHold } from '../../core/kinds/steps';
 import type { MakeOff } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { closingWords } from '../../core/words/makeoff';
+import { closingWords } from '../../core/words/en/makeoff';
 import { device, say } from '../device';
 import { give } from '../give';
 import { LookCard } from '../LookCard';

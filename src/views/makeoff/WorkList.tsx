@@ -3,7 +3,7 @@ import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { clocksOfSite } from '../../core/makeoff/clocks';
-import { CLOCK_WORDS, DUE_WORDS, span } from '../../core/words/makeoff';
+import { CLOCK_WORDS, DUE_WORDS, span } from '../../core/words/en/makeoff';
 import { useNow } from '../use-now';
 import { openWork, runningWork } from './work';
 

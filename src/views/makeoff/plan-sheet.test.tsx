@@ -4,7 +4,7 @@ import { planOf } from '../../core/makeoff/plan';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import { HABITS, type Habit, type MakeOff } from '../../core/record/types';
 import { dossierWith, recordsWith, type Change } from '../../core/rulebook/sound-entry.test.data';
-import { HABIT_WORDS, MISSING_WORDS } from '../../core/words/makeoff';
+import { HABIT_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
 import { holdTitle } from './hold-title';
 import { PlanSheet } from './PlanSheet';
 import { initialsOf, runningWork, workOf } from './work';

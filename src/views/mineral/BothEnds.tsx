@@ -7,7 +7,7 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, Entry, InsulationTest } from '../../core/record/types';
 import { currentRound, dossierOf, groupsOf, type Dossier } from '../../core/rulebook/dossier';
 import { comparedTests } from '../../core/rulebook/compared-tests';
-import { figure, known, ohm } from '../../core/words/format';
+import { figure, known, ohm } from '../../core/words/en/format';
 import { drawEntry } from '../../drawing/draw';
 import { DrawingView } from '../../ui/DrawingView';
 import { ContinuityPanel } from '../ContinuityPanel';

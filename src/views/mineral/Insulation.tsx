@@ -4,7 +4,7 @@ import { historyOf } from '../../core/rulebook/cable-tests';
 import { isSignificant, type Trend } from '../../core/mineral/trend';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, InsulationTest } from '../../core/record/types';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { now } from '../../client/clock';
 import { InsulationGrid } from '../InsulationGrid';
 import { megohmWords } from '../insulation-words';

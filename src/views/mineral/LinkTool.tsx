@@ -4,7 +4,7 @@ import { readQuantity } from '../../core/quantity/quantity';
 import { LEAST_BEND, linkLengths, linkToleranceMm } from '../../core/mineral/link';
 import type { Cable } from '../../core/record/types';
 import { metalSheathMm } from '../../core/mineral/sheath';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { drawLinkPath } from '../../drawing/mineral/link-path';
 import { DrawingView } from '../../ui/DrawingView';
 import { Figure, typed, useFigures } from '../Figure';

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { endMarks } from '../../core/mineral/marks';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, MineralPot } from '../../core/record/types';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { drawMarkOut } from '../../drawing/mineral/mark-out';
 import { DrawingView } from '../../ui/DrawingView';
 import { Figure, typed, useFigures } from '../Figure';

@@ -1,5 +1,5 @@
 import type { Area, Enclosure } from '../../core/record/types';
-import { STATE_WORDS } from '../../core/words/labels';
+import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { GlyphShapes } from '../../ui/SealGlyph';
 import type { Stop } from './stop';

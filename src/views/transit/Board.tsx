@@ -11,7 +11,7 @@ import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import type { OpeningState } from '../../core/rulebook/transit-records';
 import { compressionOf } from '../../core/rulebook/transit-found';
 import { changeBlock, moveCable, type BlockAt } from '../../core/rulebook/transit-planned';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { say } from '../device';
 import { BlockPanel } from './BlockPanel';
 import { Face, keyOf } from './Face';

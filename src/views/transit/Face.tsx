@@ -13,7 +13,7 @@ import type { TransitSheet } from '../../core/record/types';
 import type { OpeningState } from '../../core/rulebook/transit-records';
 import { compressionOf, type BlockState } from '../../core/rulebook/transit-found';
 import type { BlockAt } from '../../core/rulebook/transit-planned';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { drawBlock } from '../../drawing/transit/block';
 import { Pen } from '../../drawing/section/pen';
 import { DrawingView } from '../../ui/DrawingView';

@@ -5,7 +5,7 @@ import type { TransitSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { coringFor, placedIn, sealantOpening } from '../../core/rulebook/transit-sealed';
 import { openingMm2 } from '../../core/transit/sealant';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { drawCoring } from '../../drawing/transit/coring';
 import { DrawingView } from '../../ui/DrawingView';
 

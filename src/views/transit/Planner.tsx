@@ -9,7 +9,7 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, Id, PackedOpening, TransitSheet } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { blocksOf } from '../../core/rulebook/transit-found';
-import { count, figure, known } from '../../core/words/format';
+import { count, figure, known } from '../../core/words/en/format';
 import { drawTransit } from '../../drawing/transit/face';
 import { DrawingView } from '../../ui/DrawingView';
 import type { PackNews } from '../../workers/pack';

@@ -23,7 +23,7 @@ import type {
   TransitSheet,
 } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { count, figure } from '../../core/words/format';
+import { count, figure } from '../../core/words/en/format';
 import { SealedReadings } from './SealedReadings';
 import { Unpacked } from './Unpacked';
 

@@ -3,7 +3,7 @@ import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import type { Cable, Id, Instrument, PackedOpening, SealedCable } from '../../core/record/types';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 import { device, say } from '../device';
 
 /** The cables of an opening in sealant, each measured where it goes in: its record does not stand in for that. */

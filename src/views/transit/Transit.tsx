@@ -8,7 +8,7 @@ import type { Entry, Id, PackedOpening } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';
 import { assess, assessDossier, standingState } from '../../core/rulebook/assess';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
-import { STATE_WORDS } from '../../core/words/labels';
+import { STATE_WORDS } from '../../core/words/en/labels';
 import { now } from '../../client/clock';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';

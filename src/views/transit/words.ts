@@ -3,7 +3,7 @@ import { peel, type MeasuredCable } from '../../core/transit/peel';
 import { UNREAD } from '../../core/rulebook/transit-planned';
 import { atMost } from '../../core/quantity/compare';
 import type { TransitBlock, TransitSheet } from '../../core/record/types';
-import { figure } from '../../core/words/format';
+import { figure } from '../../core/words/en/format';
 
 export const FAULT_WORDS: Record<SideFault, string> = {
   range: 'the block does not take this cable',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { recordsWith } from '../rulebook/sound-entry.test.data';
-import { apply } from '../commands/apply';
-import type { AnyCommand } from '../commands/commands';
+import { recordsWith } from '../../rulebook/sound-entry.test.data';
+import { apply } from '../../commands/apply';
+import type { AnyCommand } from '../../commands/commands';
 import { historyOf } from './history';
 import { fieldWords, lostWords, valueWords } from './lost';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Facts } from '../record/finding';
-import { RULES } from '../rulebook/rules';
+import type { Facts } from '../../record/finding';
+import { RULES } from '../../rulebook/rules';
 import { sentence, sentenceKeys, settleKeys, settling } from './findings';
 
 const NUMBERS =

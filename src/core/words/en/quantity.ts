@@ -1,4 +1,4 @@
-import { QUANTITIES, shownQuantity, type QuantityFault, type QuantityId } from '../quantity/quantity';
+import { QUANTITIES, shownQuantity, type QuantityFault, type QuantityId } from '../../quantity/quantity';
 import { figure } from './format';
 
 /** How each quantity is typed, for the sentence that says what to do. */

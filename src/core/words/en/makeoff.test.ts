@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { Connection } from '../finder/connection';
-import { clocksOfSite } from '../makeoff/clocks';
-import { planOf } from '../makeoff/plan';
-import type { Joint, School } from '../record/types';
-import { dossierWith, recordsWith } from '../rulebook/sound-entry.test.data';
+import type { Connection } from '../../finder/connection';
+import { clocksOfSite } from '../../makeoff/clocks';
+import { planOf } from '../../makeoff/plan';
+import type { Joint, School } from '../../record/types';
+import { dossierWith, recordsWith } from '../../rulebook/sound-entry.test.data';
 import { CLOCK_WORDS, closingWords, connectionWords, DUE_WORDS, MISSING_WORDS, span } from './makeoff';
 
 describe('how far a joint is closed', () => {

@@ -1,4 +1,4 @@
-import type { Facts } from '../../record/finding';
+import type { Facts } from '../../../record/finding';
 import { count, day, figure, mm, plusMinus } from '../format';
 import {
   n,

@@ -1,6 +1,6 @@
 import { day, figure, mm, ohm } from '../format';
 import { degrees, moment, n, s, type Sentence } from './parts';
-import type { Facts } from '../../record/finding';
+import type { Facts } from '../../../record/finding';
 
 const megohm = (value: number): string => `${figure(value, value < 10 ? 2 : 0)} MΩ`;
 const least = (f: Facts) => `at least ${megohm(n(f, 'thresholdMegohm'))} is asked for`;

@@ -1,4 +1,4 @@
-import type { Change, Id } from '../record/types';
+import type { Change, Id } from '../../record/types';
 import { fieldWords, valueWords } from './lost';
 
 /** One line of a record's history: who changed what, from what, to what. */

@@ -1,4 +1,4 @@
-import type { Aspect, Finding } from '../record/finding';
+import type { Aspect, Finding } from '../../record/finding';
 import { day } from './format';
 import { CLOSING } from './sentences/closing';
 import { MEASURE } from './sentences/measure';

@@ -1,9 +1,9 @@
-import type { Connection } from '../finder/connection';
-import type { Clock } from '../makeoff/clocks';
-import type { CutMarks } from '../makeoff/marks';
-import type { PlanStep } from '../makeoff/plan';
-import { jointTitle } from '../kinds/places';
-import type { Habit, MakeOff } from '../record/types';
+import type { Connection } from '../../finder/connection';
+import type { Clock } from '../../makeoff/clocks';
+import type { CutMarks } from '../../makeoff/marks';
+import type { PlanStep } from '../../makeoff/plan';
+import { jointTitle } from '../../kinds/places';
+import type { Habit, MakeOff } from '../../record/types';
 import { figure, limits } from './format';
 
 export const HABIT_WORDS: Record<Habit, string> = {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { apply } from '../commands/apply';
-import type { AnyCommand } from '../commands/commands';
-import { hashOfSeal } from '../record/seal';
-import type { MemorySlice } from '../record/slice';
-import { recordsWith } from '../rulebook/sound-entry.test.data';
+import { apply } from '../../commands/apply';
+import type { AnyCommand } from '../../commands/commands';
+import { hashOfSeal } from '../../record/seal';
+import type { MemorySlice } from '../../record/slice';
+import { recordsWith } from '../../rulebook/sound-entry.test.data';
 import { defectStatement, withSaid } from './said';
 
 const AT = '2026-03-04T12:00:00Z';
@@ -71,7 +71,7 @@ describe('what was said', () => {
       payload: { ...RAISE, check: 'E-11' },
     };
     expect(withSaid(slice, command as unknown as AnyCommand)).toBe(command);
-    expect(() => given(slice, 'defect.raise', { ...RAISE, check: 'E-11' })).toThrow('does not fail');
+    expect(() => given(slice, 'defect.raise', { ...RAISE, check: 'E-11' })).toThrow('check.not-failed');
     const nowhere = { ...command, payload: { ...RAISE, entry: 'none' } } as unknown as AnyCommand;
     expect(withSaid(slice, nowhere)).toBe(nowhere);
   });

@@ -1,6 +1,6 @@
-import type { Slice } from '../record/slice';
-import type { Lost, TableName } from '../record/types';
-import { nounOf } from '../record/references';
+import type { Slice } from '../../record/slice';
+import type { Lost, TableName } from '../../record/types';
+import { nounOf } from './tables';
 
 /** What became of a value that another one replaced, as its author is told. */
 export function lostWords(slice: Slice, { table, id, field, value, stands, standsBy }: Lost): string {

@@ -1,4 +1,4 @@
-import type { Facts } from '../../record/finding';
+import type { Facts } from '../../../record/finding';
 import { day, figure, limits, mm, ohm, plusMinus } from '../format';
 
 export type Sentence = (facts: Facts) => string;

@@ -1,7 +1,7 @@
-import type { AnyCommand, DossierTable } from '../commands/commands';
-import { DOSSIER_TABLES } from '../commands/commands';
-import { nounOf } from '../record/references';
-import type { Slice } from '../record/slice';
+import type { AnyCommand, DossierTable } from '../../commands/commands';
+import { DOSSIER_TABLES } from '../../commands/commands';
+import { nounOf } from './tables';
+import type { Slice } from '../../record/slice';
 import { nameOf } from './lost';
 
 /** What a command is, as its giver would say it. */

@@ -1,4 +1,4 @@
-import type { Facts } from '../../record/finding';
+import type { Facts } from '../../../record/finding';
 import { count, day, figure, mm } from '../format';
 import {
   n,

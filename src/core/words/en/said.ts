@@ -1,10 +1,10 @@
-import { failedFinding } from '../commands/apply-defect';
-import type { AnyCommand } from '../commands/commands';
-import type { Finding } from '../record/finding';
-import type { Slice } from '../record/slice';
-import type { Defect, Said } from '../record/types';
-import { assessDossier } from '../rulebook/assess';
-import { dossierOf, type Dossier } from '../rulebook/dossier';
+import { failedFinding } from '../../commands/apply-defect';
+import type { AnyCommand } from '../../commands/commands';
+import type { Finding } from '../../record/finding';
+import type { Slice } from '../../record/slice';
+import type { Defect, Said } from '../../record/types';
+import { assessDossier } from '../../rulebook/assess';
+import { dossierOf, type Dossier } from '../../rulebook/dossier';
 import { statement } from './findings';
 
 /** Language of these words. */

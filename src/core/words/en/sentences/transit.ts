@@ -1,5 +1,5 @@
 import { count, day, figure, mm, ohm } from '../format';
-import type { Facts } from '../../record/finding';
+import type { Facts } from '../../../record/finding';
 import { n, range, s, stop, type Sentence } from './parts';
 
 const at = (f: Facts) => `opening ${s(f, 'opening')}, row ${s(f, 'row')}`;

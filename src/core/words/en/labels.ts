@@ -1,6 +1,6 @@
-import type { DefectState, Grade, ReadingFault } from '../record/types';
-import type { Severity } from '../defects/severity';
-import type { EntryState, Outcome } from '../record/finding';
+import type { DefectState, Grade, ReadingFault } from '../../record/types';
+import type { Severity } from '../../defects/severity';
+import type { EntryState, Outcome } from '../../record/finding';
 
 /** Kinds of instruments as they are called on site. */
 export const INSTRUMENT_WORDS: Record<string, string> = {
