@@ -4,6 +4,10 @@ import { InputError } from '../core/quantity/error';
 import { instanceOf } from './instance';
 import { textLetters } from './letters';
 
+/** An offence against a shape, which says it in its own words. */
+export const shapeError = (field: string, says: string): InputError =>
+  new InputError(field, 'shape', { says });
+
 const FORBIDDEN = new Set(['constructor', '__proto__', 'prototype']);
 
 /** How a value is checked. */
@@ -28,16 +32,16 @@ export function check<T extends object>(
   { path = '', partial = false, guarded = false }: Checking = {},
 ): T {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    throw new InputError(path.replace(/\.$/, ''), 'must be a JSON object');
+    throw shapeError(path.replace(/\.$/, ''), 'must be a JSON object');
   }
   if (!guarded) guard(value, path);
   if (partial && Object.keys(value).length === 0) {
-    throw new InputError(path.replace(/\.$/, ''), 'must set at least one field');
+    throw shapeError(path.replace(/\.$/, ''), 'must set at least one field');
   }
   const first = firstOffence(errorsOf(Shape, value, partial));
   if (first) {
     const field = path + first.field;
-    throw new InputError(field, `${field} ${first.message}`);
+    throw shapeError(field, `${field} ${first.message}`);
   }
   return value as T;
 }
@@ -92,26 +96,22 @@ const MOST_IN_ALL = 600_000;
 export function guard(value: object, path: string): void {
   let left = MOST_IN_ALL;
   const look = (one: object, at: string, depth: number): void => {
-    if (depth > DEEPEST)
-      throw new InputError(at.slice(0, 80), 'The value is nested too deep to be looked at.');
+    if (depth > DEEPEST) throw shapeError(at.slice(0, 80), 'The value is nested too deep to be looked at.');
     const list = Array.isArray(one);
     const keys = Object.keys(one);
     left -= keys.length;
     const most = at.endsWith('typed.') ? MOST_TYPED : MOST_FIELDS;
     const field = at.replace(/\.$/, '');
-    if (left < 0) throw new InputError(field, 'This is too much for one record; split it.');
+    if (left < 0) throw shapeError(field, 'This is too much for one record; split it.');
     if (!list && keys.length > most)
-      throw new InputError(
-        field,
-        `${field || 'The value'} holds too many fields; at most ${most} are known.`,
-      );
+      throw shapeError(field, `${field || 'The value'} holds too many fields; at most ${most} are known.`);
     for (const key of keys) {
       const here = at + key;
-      if (FORBIDDEN.has(key)) throw new InputError(here, `${here} is not a known field`);
+      if (FORBIDDEN.has(key)) throw shapeError(here, `${here} is not a known field`);
       const inner = (one as Record<string, unknown>)[key];
       if (typeof inner === 'object' && inner !== null) look(inner, `${here}.`, depth + 1);
       const wrong = typeof inner === 'string' ? textLetters(inner) : list ? null : textLetters(key);
-      if (wrong) throw new InputError(here.slice(0, 80), `${here.slice(0, 80)} ${wrong}`);
+      if (wrong) throw shapeError(here.slice(0, 80), `${here.slice(0, 80)} ${wrong}`);
     }
   };
   look(value, path, 0);

@@ -1,6 +1,5 @@
-import { InputError } from '../core/quantity/error';
 import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../core/commands/commands';
-import { check, guard, offencesOf, type Offence } from './check';
+import { shapeError, check, guard, offencesOf, type Offence } from './check';
 import { DOSSIER_SHAPES, LendShape } from './dossier';
 import * as shapes from './work';
 
@@ -17,16 +16,16 @@ const edit =
     const { id, set, was, rest } = parts(payload, ['id', 'set', 'was']);
     check(shapes.IdOnlyShape, { id }, { path: 'payload.', guarded: true });
     check(Shape, set, { path: 'payload.set.', partial: true, guarded: true });
-    if ('id' in (set as object)) throw new InputError('payload.set.id', 'payload.set.id cannot be changed');
+    if ('id' in (set as object)) throw shapeError('payload.set.id', 'payload.set.id cannot be changed');
     if (was !== undefined) checkWas(was, set as object);
     refuseRest(rest);
   };
 
 /** What stood in the fields before: of any earlier day, so nothing is asked of it but to be of these fields. */
 function checkWas(was: unknown, set: object): void {
-  if (typeof was !== 'object' || was === null || Array.isArray(was)) throw new InputError('payload.was', 'payload.was must be an object'); // prettier-ignore
+  if (typeof was !== 'object' || was === null || Array.isArray(was)) throw shapeError('payload.was', 'payload.was must be an object'); // prettier-ignore
   const stray = Object.keys(was).find((key) => !Object.hasOwn(set, key));
-  if (stray !== undefined) throw new InputError(`payload.was.${stray}`, `payload.was.${stray} is not among the fields that are set`); // prettier-ignore
+  if (stray !== undefined) throw shapeError(`payload.was.${stray}`, `payload.was.${stray} is not among the fields that are set`); // prettier-ignore
 }
 
 const PAYLOADS: Record<string, Check> = {
@@ -66,7 +65,7 @@ function packing(payload: unknown): void {
     guarded: true,
   });
   if (was === undefined) return;
-  if (!Array.isArray(was)) throw new InputError('payload.was', 'payload.was must be a list');
+  if (!Array.isArray(was)) throw shapeError('payload.was', 'payload.was must be a list');
   check(shapes.PackingShape, { ...own, openings: was }, { path: 'payload.', guarded: true });
 }
 
@@ -77,13 +76,13 @@ function packing(payload: unknown): void {
  */
 export function parseCommand(value: unknown): AnyCommand {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    throw new InputError('', 'A command is a JSON object.');
+    throw shapeError('', 'A command is a JSON object.');
   }
   guard(value, '');
   const { payload, ...envelope } = value as Record<string, unknown>;
   const { kind } = check(shapes.EnvelopeShape, envelope, { guarded: true });
   const checkPayload = Object.hasOwn(PAYLOADS, kind) ? PAYLOADS[kind] : undefined;
-  if (!checkPayload) throw new InputError('kind', `There is no command "${kind}".`);
+  if (!checkPayload) throw shapeError('kind', `There is no command "${kind}".`);
   checkPayload(payload);
   return value as AnyCommand;
 }
@@ -100,16 +99,16 @@ export function checkRecord(table: DossierTable, record: unknown, path: string):
 function checkImport(payload: unknown): void {
   const { source, items, rest } = parts(payload, ['source', 'items']);
   if (typeof source !== 'string' || source.trim() === '' || source.length > 200) {
-    throw new InputError('payload.source', 'payload.source must name the file');
+    throw shapeError('payload.source', 'payload.source must name the file');
   }
   if (!Array.isArray(items) || items.length === 0) {
-    throw new InputError('payload.items', 'payload.items must hold at least 1');
+    throw shapeError('payload.items', 'payload.items must hold at least 1');
   }
   items.forEach((item: unknown, i) => {
     const path = `payload.items.${i}.`;
     const { table, record, rest: stray } = parts(item, ['table', 'record'], path);
     if (!DOSSIER_TABLES.includes(table as DossierTable)) {
-      throw new InputError(`${path}table`, `${path}table must be one of: ${DOSSIER_TABLES.join(', ')}`);
+      throw shapeError(`${path}table`, `${path}table must be one of: ${DOSSIER_TABLES.join(', ')}`);
     }
     checkRecord(table as DossierTable, record, `${path}record.`);
     refuseRest(stray, path);
@@ -121,7 +120,7 @@ function checkImport(payload: unknown): void {
 function parts(value: unknown, names: readonly string[], path = 'payload.') {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     const field = path.replace(/\.$/, '');
-    throw new InputError(field, `${field} must be an object`);
+    throw shapeError(field, `${field} must be an object`);
   }
   const record = value as Record<string, unknown>;
   const named = Object.fromEntries(names.map((name) => [name, record[name]]));
@@ -134,5 +133,5 @@ function parts(value: unknown, names: readonly string[], path = 'payload.') {
 }
 
 function refuseRest(rest: readonly string[], path = 'payload.'): void {
-  if (rest[0] !== undefined) throw new InputError(path + rest[0], `${path}${rest[0]} is not a known field`);
+  if (rest[0] !== undefined) throw shapeError(path + rest[0], `${path}${rest[0]} is not a known field`);
 }

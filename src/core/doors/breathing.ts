@@ -19,7 +19,7 @@ export interface BreathingOutput {
 export function breathing({ points, temperature_drift_k }: BreathingInput): BreathingOutput {
   points.forEach(({ t_s }, i) => {
     if (i > 0 && t_s <= points[i - 1]!.t_s) {
-      throw new InputError(`points.${i}.t_s`, 'Each reading must be later than the one before.');
+      throw new InputError(`points.${i}.t_s`, 'reading.later');
     }
   });
   const { halfTimeS, verdict } = breathingTest(

@@ -32,13 +32,10 @@ export interface DiameterOutput {
 export function diameter(input: DiameterInput): DiameterOutput {
   const { method, readings_mm, tape, instrument } = input;
   if (method === 'tape' && tape === null) {
-    throw new InputError(
-      'tape',
-      'Give the tape’s thickness and ovality allowance, or use the method caliper.',
-    );
+    throw new InputError('tape', 'tape.figures');
   }
   if (method === 'caliper' && tape !== null) {
-    throw new InputError('tape', 'A caliper has no tape: set it to null, or use the method tape.');
+    throw new InputError('tape', 'tape.caliper');
   }
   const result = diameterOf(
     method,

@@ -27,7 +27,7 @@ export interface EarthPathOutput {
 export function earthPath(input: EarthPathInput): EarthPathOutput {
   const [least, most] = CONDUCTORS[input.material].k;
   if (!atMost(least, input.k) || !atMost(input.k, most)) {
-    throw new InputError('k', `For ${input.material}, k must lie within ${least} to ${most}.`);
+    throw new InputError('k', 'earth.k', { material: input.material, least, most });
   }
   const minimum = minimumArea(input.fault_current_a, input.duration_s, input.k);
   return {

@@ -28,11 +28,11 @@ export interface FitOutput {
 export function fit(input: FitInput): FitOutput {
   const { range_mm, min_mm, max_mm, mean_mm } = input;
   if (atMost(range_mm[1], range_mm[0])) {
-    throw new InputError('range_mm', 'The lower limit must be below the upper one.');
+    throw new InputError('range_mm', 'range.order');
   }
-  if (below(max_mm, min_mm)) throw new InputError('max_mm', 'The largest reading is below the smallest one.');
+  if (below(max_mm, min_mm)) throw new InputError('max_mm', 'readings.order');
   if (below(mean_mm, min_mm) || below(max_mm, mean_mm)) {
-    throw new InputError('mean_mm', 'The mean must lie between the smallest and the largest reading.');
+    throw new InputError('mean_mm', 'readings.mean');
   }
   const result = fitOf(
     range_mm,

@@ -36,7 +36,7 @@ export function pack({ opening, blocks, cables, spare_pct }: PackInput, solve: S
   requireUnique(blocks.map(({ size_mm }) => size_mm), 'blocks'); // prettier-ignore
   cables.forEach(({ min_mm, max_mm }, i) => {
     if (below(max_mm, min_mm)) {
-      throw new InputError(`cables.${i}.max_mm`, 'The largest reading must not be below the smallest.');
+      throw new InputError(`cables.${i}.max_mm`, 'readings.below');
     }
   });
   requireUnique(cables.map(({ id }) => id), 'cables'); // prettier-ignore
@@ -82,9 +82,9 @@ export function pack({ opening, blocks, cables, spare_pct }: PackInput, solve: S
 }
 
 function requireRange([low, high]: number[], field: string): void {
-  if (!below(low!, high!)) throw new InputError(field, 'The lower limit must be below the upper one.');
+  if (!below(low!, high!)) throw new InputError(field, 'range.order');
 }
 
 function requireUnique(values: readonly (string | number)[], field: string): void {
-  if (new Set(values).size < values.length) throw new InputError(field, `${field} must not repeat one.`);
+  if (new Set(values).size < values.length) throw new InputError(field, 'repeated', { field });
 }

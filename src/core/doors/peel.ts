@@ -27,12 +27,12 @@ export type PeelOutput =
  */
 export function peel({ block, gap_mm, cable, max_layer_difference }: PeelInput): PeelOutput {
   const [low, high] = gap_mm as [number, number];
-  if (!below(low, high)) throw new InputError('gap_mm', 'The least gap must be below the greatest.');
+  if (!below(low, high)) throw new InputError('gap_mm', 'gap.order');
   if (below(cable.max_mm, cable.min_mm)) {
-    throw new InputError('cable.max_mm', 'The largest reading must not be below the smallest.');
+    throw new InputError('cable.max_mm', 'readings.below');
   }
   if (below(cable.mean_mm, cable.min_mm) || below(cable.max_mm, cable.mean_mm)) {
-    throw new InputError('cable.mean_mm', 'The mean must lie between the smallest and the largest reading.');
+    throw new InputError('cable.mean_mm', 'readings.mean');
   }
   const found = peelBlock(
     {

@@ -35,10 +35,10 @@ export function sealant(input: SealantInput): SealantOutput {
   const { sleeve, cables_mm } = input;
   const opening = openingOf(input.opening);
   if (!below(sleeve.inner_mm, sleeve.outer_mm)) {
-    throw new InputError('sleeve.outer_mm', 'The sleeve’s outer diameter must be above its inner one.');
+    throw new InputError('sleeve.outer_mm', 'sleeve.outer');
   }
   if (!atMost(cablesMm2(cables_mm), openingMm2(opening))) {
-    throw new InputError('cables_mm', 'The cables are larger than the opening.');
+    throw new InputError('cables_mm', 'cables.larger');
   }
   const need = sealantNeed({
     opening,
@@ -70,12 +70,12 @@ function openingOf({ shape, diameter_mm, width_mm, height_mm }: SealantInput['op
   const asked = shape === 'round' ? ['diameter_mm'] : ['width_mm', 'height_mm'];
   for (const name of asked) {
     if (sizes[name as keyof typeof sizes] === undefined) {
-      throw new InputError(`opening.${name}`, `opening.${name} must be given for this shape.`);
+      throw new InputError(`opening.${name}`, 'opening.missing', { name });
     }
   }
   for (const [name, value] of Object.entries(sizes)) {
     if (value !== undefined && !asked.includes(name)) {
-      throw new InputError(`opening.${name}`, `opening.${name} does not belong to this shape.`);
+      throw new InputError(`opening.${name}`, 'opening.stray', { name });
     }
   }
   return shape === 'round'

@@ -26,8 +26,7 @@ export function wireArmour(beddingMm: number, wireMm: number, layMm: number | nu
   requireFinite({ bedding_mm: beddingMm, wire_mm: wireMm, lay_mm: lay });
   const beta = Math.atan((Math.PI * centre) / lay);
   const sine = wireMm / (Math.cos(beta) * centre);
-  if (sine > 1)
-    throw new InputError('wire_mm', 'The wire is too thick to lie round this bedding at this lay.');
+  if (sine > 1) throw new InputError('wire_mm', 'wire.thick');
   const wires = floorSlack(Math.PI / Math.asin(sine));
   return { wires, areaMm2: (wires * Math.PI * wireMm * wireMm) / 4, lengthFactor: 1 / Math.cos(beta) };
 }

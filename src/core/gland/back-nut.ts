@@ -43,23 +43,17 @@ export function backNut(
 ): BackNut {
   const { housingBoreMm: housing, freeBoreMm: bore, freeOutsideMm: outside, freeLengthMm: length } = seal;
   if (atMost(outside, bore) || below(housing, outside)) {
-    throw new InputError(
-      'seal.free_outside_mm',
-      'The seal’s outside must lie between its bore and the housing.',
-    );
+    throw new InputError('seal.free_outside_mm', 'seal.outside');
   }
   if (below(bore, cableMm)) {
-    throw new InputError('cable_mm', 'The cable does not go through the free bore: take a larger seal.');
+    throw new InputError('cable_mm', 'cable.bore');
   }
   const rubber = length * (outside * outside - bore * bore);
   const contactLengthMm = rubber / (housing * housing - cableMm * cableMm);
   const contactTravelMm = length - contactLengthMm;
   const pressed = contactLengthMm - turns * pitchMm;
   if (atMost(pressed, rubber / (housing * housing))) {
-    throw new InputError(
-      'turns_after_contact',
-      'So many turns would press the seal shut: check turns and pitch.',
-    );
+    throw new InputError('turns_after_contact', 'turns.shut');
   }
   const totalTravelMm = contactTravelMm + turns * pitchMm;
   const gapMm = startGapMm - totalTravelMm;

@@ -38,7 +38,7 @@ export function compoundFill(
 ): CompoundFill {
   const taken = cores.reduce((sum, { count, diameterMm }) => sum + count * diameterMm * diameterMm, 0);
   const free = boreMm * boreMm - taken;
-  if (atMost(free, 0)) throw new InputError('cores', 'The cores fill the whole pot: take a larger pot.');
+  if (atMost(free, 0)) throw new InputError('cores', 'pot.full');
   const volumeMl = ((Math.PI / 4) * free * depthMm) / 1000;
   const neededMl = volumeMl * (1 + wastePct / 100);
   const freePct = (100 * free) / (boreMm * boreMm);

@@ -49,8 +49,8 @@ export function diameter(
   means: MeasuringMeans,
   tape: TapeSetting | null,
 ): Diameter {
-  if (readingsMm.length === 0) throw new InputError('readings_mm', 'Take at least one reading.');
-  if (method === 'tape' && !tape) throw new InputError('tape', 'A tape needs its thickness and allowance.');
+  if (readingsMm.length === 0) throw new InputError('readings_mm', 'readings.none');
+  if (method === 'tape' && !tape) throw new InputError('tape', 'tape.needs');
   const scale = method === 'tape' ? Math.PI : 1;
   const thickness = method === 'tape' && tape ? tape.thicknessMm : 0;
 
@@ -62,7 +62,7 @@ export function diameter(
     const reading = readingsMm[i]!;
     const d = method === 'tape' ? reading / Math.PI - thickness : reading;
     if (!(d > 0) || !Number.isFinite(d)) {
-      throw new InputError(`readings_mm.${i}`, 'Each reading must give a diameter above zero.');
+      throw new InputError(`readings_mm.${i}`, 'reading.zero');
     }
     sum += d;
     least = Math.min(least, d);
@@ -75,8 +75,7 @@ export function diameter(
   const spread = sampleDeviation(readingsMm) / scale / Math.sqrt(n);
   const uRep = means.repeatabilityMm === null ? spread : Math.max(spread, means.repeatabilityMm / scale);
   const u = Math.sqrt(uCal * uCal + uRes * uRes + uRep * uRep);
-  if (!Number.isFinite(u))
-    throw new InputError('instrument', 'The instrument’s figures give no uncertainty.');
+  if (!Number.isFinite(u)) throw new InputError('instrument', 'instrument.figures');
 
   const widening = method === 'tape' && tape ? tape.ovalityAllowancePct / 200 : 0;
   return {

@@ -39,7 +39,7 @@ export function endMarks({
   glandGripMm,
 }: EndGeometry): EndMarks {
   if (screenStubMm !== null && atMost(tailMm, screenStubMm)) {
-    throw new InputError('screen_stub_mm', 'The screen’s stub must be shorter than the tail.');
+    throw new InputError('screen_stub_mm', 'screen.stub');
   }
   return {
     stripMm: tailMm,

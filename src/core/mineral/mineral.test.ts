@@ -180,7 +180,7 @@ describe('a link', () => {
 describe('marks', () => {
   it('a stub as long as the tail is refused by its field', () => {
     const end = { tailMm: 100, toolStopOffsetMm: 30, potRearMm: 15, screenStubMm: 100, glandGripMm: 20 };
-    expect(() => endMarks(end)).toThrow('shorter than the tail');
+    expect(() => endMarks(end)).toThrow('screen.stub');
     expect(endMarks({ ...end, screenStubMm: null }).screenMm).toBeNull();
   });
 });
@@ -207,16 +207,12 @@ describe('the record of a test', () => {
     farEndSealed: true,
   };
   it('is filled pair by pair, and refuses what cannot be', () => {
-    expect(() => give('insulation.start', { ...start, cable: 'k2' })).toThrow('cable.not-mineral')
-      'not recorded as mineral insulated',
-    );
-    expect(() => give('insulation.start', { ...start, instrument: 'c' })).toThrow('no insulation tester');
-    expect(() => give('insulation.start', start, '2027-06-01T10:00:00Z')).toThrow(
-      'past its calibration date',
-    );
+    expect(() => give('insulation.start', { ...start, cable: 'k2' })).toThrow('cable.not-mineral');
+    expect(() => give('insulation.start', { ...start, instrument: 'c' })).toThrow('instrument.no-tester');
+    expect(() => give('insulation.start', start, '2027-06-01T10:00:00Z')).toThrow('instrument.tester-past');
     give('insulation.start', start);
     expect(() => give('insulation.read', { id: 't', pair: 'L-screen', megohm: 5, saturated: false })).toThrow(
-      'no such pair',
+      'pair.none',
     );
     give('insulation.read', { id: 't', pair: 'L-N', megohm: 500, saturated: false });
     give('insulation.read', { id: 't', pair: 'L-N', megohm: 450, saturated: false });

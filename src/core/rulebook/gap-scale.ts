@@ -83,7 +83,7 @@ function whyNot(sheet: BackNutSheet, cableMm: number): string {
     gapFor(sheet, cableMm);
     return '';
   } catch (error) {
-    if (error instanceof InputError) return error.message;
+    if (error instanceof InputError) return error.key;
     throw error;
   }
 }

@@ -4,6 +4,7 @@ import { InputError } from '../../core/quantity/error';
 import { isRefusal, Refusal, type AnyCommand } from '../../core/commands/commands';
 import type { RecordChange } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
+import { inputSentence } from '../../core/words/en/inputs';
 import { refusalSentence } from '../../core/words/en/refusals';
 import { withSaid } from '../../core/words/en/said';
 import type { Person } from '../../store/people';
@@ -182,7 +183,7 @@ function answered(value: unknown, run: () => CommandAnswer): CommandAnswer {
     return run();
   } catch (error) {
     if (error instanceof InputError)
-      return { id, status: 'refused', code: 'invalid', field: error.field, message: error.message };
+      return { id, status: 'refused', code: 'invalid', field: error.field, message: inputSentence(error) };
     if (isRefusal(error))
       return { id, status: 'refused', code: error.code, field: error.field, message: refusalSentence(error) };
     if (isStorage(error)) throw error;

@@ -16,6 +16,7 @@ import { severity } from '../../core/doors/severity';
 import { threadEngagement } from '../../core/doors/thread-engagement';
 import { threadIdentify } from '../../core/doors/thread-identify';
 import { solverOf, type HighsLike } from '../../core/transit/pack/solver';
+import { inputSentence } from '../../core/words/en/inputs';
 import { InputError } from '../../core/quantity/error';
 import loadHighs from 'highs';
 import { check } from '../../shapes/check';
@@ -83,7 +84,7 @@ export function openDoor(name: string, input: unknown): DoorAnswer {
   try {
     return { output: found.run(check(found.shape, input)) };
   } catch (error) {
-    if (error instanceof InputError) return failure('invalid-input', error.message, error.field);
+    if (error instanceof InputError) return failure('invalid-input', inputSentence(error), error.field);
     throw error;
   }
 }

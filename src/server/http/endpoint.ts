@@ -2,6 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import type { InputError } from '../../core/quantity/error';
 import { isRefusal } from '../../core/commands/commands';
 import type { Tables } from '../../core/record/types';
+import { inputSentence } from '../../core/words/en/inputs';
 import { refusalSentence } from '../../core/words/en/refusals';
 import type { Person } from '../../store/people';
 import type { DatabaseError } from '../../store/open';
@@ -86,7 +87,8 @@ const isNamed = <E extends Error>(error: unknown, name: string): error is E =>
 
 function failure(error: unknown): Response {
   if (isNamed<HttpError>(error, 'HttpError')) return errorBody(error.status, error.code, error.field, error.message); // prettier-ignore
-  if (isNamed<InputError>(error, 'InputError')) return errorBody(422, 'invalid', error.field, error.message);
+  if (isNamed<InputError>(error, 'InputError'))
+    return errorBody(422, 'invalid', error.field, inputSentence(error));
   if (isRefusal(error)) return errorBody(409, error.code, error.field, refusalSentence(error));
   if (isNamed<DatabaseError>(error, 'DatabaseError')) return errorBody(503, 'damaged', null, error.message);
   if (isDiskFull(error)) return errorBody(507, 'disk-full', null, 'The disk of the server is full. Nothing was changed and nothing is lost; it goes on by itself once there is room.'); // prettier-ignore

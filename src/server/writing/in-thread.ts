@@ -62,8 +62,8 @@ export function writerInThread(events: EventHub, file: string, data: ThreadData)
 }
 
 /** The same error on this side. */
-function errorOf({ name, message, code, field = '', refusal }: Fault): Error {
-  if (name === 'InputError') return new InputError(field, message);
+function errorOf({ name, message, code, input, refusal }: Fault): Error {
+  if (input) return new InputError(input.field, input.key, input.facts);
   if (refusal) return new Refusal(refusal.code, refusal.field, refusal.key, refusal.facts, refusal.because);
   return Object.assign(name === 'DatabaseError' ? new DatabaseError(message) : new Error(message), { code });
 }

@@ -1,3 +1,4 @@
+import type { InputError } from '../../core/quantity/error';
 import type { Refusal } from '../../core/commands/commands';
 import type { JournalEvent } from '../../core/commands/news';
 import type { Id, Photo } from '../../core/record/types';
@@ -21,7 +22,8 @@ export interface Fault {
   message: string;
   code: string | undefined;
   field: string | undefined;
-  /** Why a command was refused; null for any other fault. */
+  /** What was wrong with an input, and why a command was refused; null for any other fault. */
+  input: Pick<InputError, 'field' | 'key' | 'facts'> | null;
   refusal: Pick<Refusal, 'code' | 'field' | 'key' | 'facts' | 'because'> | null;
 }
 

@@ -137,5 +137,6 @@ const faultOf = (error: unknown): Fault => ({
   message: error instanceof Error ? error.message : String(error),
   code: (error as { code?: string }).code,
   field: (error as { field?: string }).field,
+  input: error instanceof InputError ? { field: error.field, key: error.key, facts: error.facts } : null,
   refusal: isRefusal(error) ? partsOf(error) : null,
 });

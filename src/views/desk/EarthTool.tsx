@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { CONDUCTORS, minimumArea, pathResistance, withstands, type Conductor } from '../../core/earth/path';
 import { wireArmour } from '../../core/gland/armour';
+import { inputSentence } from '../../core/words/en/inputs';
 import { InputError } from '../../core/quantity/error';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure, ohm } from '../../core/words/en/format';
@@ -151,7 +152,7 @@ function builtOf(figures: ReturnType<typeof useFigures<Names>>) {
   try {
     return wireArmour(bedding, wire, figures.length('lay'));
   } catch (error) {
-    if (error instanceof InputError) return { problem: error.message };
+    if (error instanceof InputError) return { problem: inputSentence(error) };
     throw error;
   }
 }

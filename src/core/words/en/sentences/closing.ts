@@ -1,3 +1,5 @@
+import type { InputKey } from '../../../quantity/error';
+import { inputSentence } from '../inputs';
 import { day, figure, mm, ohm } from '../format';
 import { n, s, bond, degrees, gap, found, moment, stop, type Sentence } from './parts';
 
@@ -43,7 +45,8 @@ export const CLOSING: Record<string, Sentence> = {
   'e19.no-scale': (f) =>
     `Sheet ${s(f, 'sheet')} closes the outer seal by ${s(f, 'school')} and gives no scale for the gap.`,
   'e19.no-cable': () => 'The outer sheath is not measured, so the gap has no place on the scale.',
-  'e19.impossible': (f) => `For a cable of ${mm(n(f, 'cableMm'))} the scale has no gap. ${stop(s(f, 'why'))}`,
+  'e19.impossible': (f) =>
+    `For a cable of ${mm(n(f, 'cableMm'))} the scale has no gap. ${stop(inputSentence({ key: s(f, 'why') as InputKey, facts: {} }))}`,
   'e19.bottoms': (f) =>
     `On a cable of ${mm(n(f, 'cableMm'))} the faces meet ${mm(-n(f, 'gapMm'))} before the seal grips: the cable is too small for this seal.`,
   'e19.indent': (f) =>
