@@ -1,5 +1,5 @@
 import type { Snapshot } from '../core/commands/news';
-import { MemorySlice, type RecordChange } from '../core/record/slice';
+import { MemorySlice, type Written } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
 import type { Id } from '../core/record/types';
 import { recordsOf, type CopyHead } from './database';
@@ -15,7 +15,7 @@ export class Copy extends Subscribable {
   records = new MemorySlice();
   /** The line that it stands at; null before there is a copy. */
   head: CopyHead | null = null;
-  #unwritten = new Map<string, RecordChange>();
+  #unwritten = new Map<string, Written>();
   #timer: ReturnType<typeof setTimeout> | null = null;
 
   constructor(private readonly keeper: Keeper) {
@@ -78,7 +78,7 @@ export class Copy extends Subscribable {
   }
 
   /** Changes up to a line of the journal; only what changed is written. */
-  write(changes: readonly RecordChange[], seq: number, hash: string): void {
+  write(changes: readonly Written[], seq: number, hash: string): void {
     if (!this.head) return;
     // What seals rest on stays on the server.
     changes = changes.filter(({ table }) => table !== 'frozen');

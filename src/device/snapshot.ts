@@ -1,12 +1,12 @@
 import { completed } from '../core/record/completed';
 import type { Snapshot } from '../core/commands/news';
-import { MemorySlice, type RecordChange } from '../core/record/slice';
+import { MemorySlice, type Written } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
 
 /** A snapshot as a slice that can be read and written. */
 export function sliceOf({ records }: Snapshot): MemorySlice {
   const slice = new MemorySlice();
-  const changes: RecordChange[] = [];
+  const changes: Written[] = [];
   for (const table of TABLES)
     // A server of an earlier version lacks tables and fields that came since.
     for (const record of records[table] ?? [])

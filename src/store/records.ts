@@ -1,32 +1,8 @@
 import type { Statement } from 'better-sqlite3';
 import type { RecordChange, Slice } from '../core/record/slice';
+import { lookupsOf } from '../core/record/tables';
 import type { Id, TableName, Tables } from '../core/record/types';
 import type { Db } from './open';
-
-/** Columns that records can be looked up by. */
-const LOOKUPS: Record<TableName, readonly string[]> = {
-  site: [],
-  area: ['site', 'name'],
-  enclosure: ['site', 'area', 'tag'],
-  cable: ['site'],
-  certificate: ['site'],
-  instrument: ['site'],
-  entry: ['site', 'enclosure', 'certificate', 'cable'],
-  round: ['site'],
-  reading: ['site', 'entry', 'round', 'instrument'],
-  look: ['site', 'entry', 'round'],
-  pour: ['site', 'entry', 'round'],
-  makeoff: ['site', 'entry', 'round'],
-  insulation: ['site', 'cable', 'instrument', 'entry'],
-  continuity: ['site', 'cable'],
-  packing: ['site', 'entry'],
-  asleft: ['site', 'entry', 'round'],
-  frozen: [],
-  reference: ['site'],
-  inspection: ['site', 'entry', 'round'],
-  defect: ['site', 'entry', 'round'],
-  change: ['site'],
-};
 
 type Row = { body: string };
 
@@ -78,7 +54,7 @@ export class Records implements Slice {
   }
 
   by<T extends TableName>(table: T, field: string, value: Id): Tables[T][] {
-    if (!LOOKUPS[table].includes(field)) throw new Error(`${table} cannot be looked up by ${field}`);
+    if (!lookupsOf(table).includes(field)) throw new Error(`${table} cannot be looked up by ${field}`);
     const key = listKey(table, field, value);
     const known = this.#lists.get(key);
     // Who sorts or filters a list does it with their own.
@@ -117,11 +93,10 @@ export class Records implements Slice {
 
   /** Writes changes; the caller holds the transaction. */
   write(changes: readonly RecordChange[]): void {
-    for (const { table, id, after } of changes) {
+    for (const { table, id, before, after } of changes) {
       const key = `${table} ${id}`;
       // Nobody looks changes up, and there are many.
       const plain = table === 'change' || table === 'frozen';
-      const before = plain || this.#lists.size === 0 ? null : this.get(table, id);
       this.#written.add(key);
       let stored: Tables[TableName] | null = null;
       if (after === null) this.#prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
@@ -142,7 +117,7 @@ export class Records implements Slice {
 
   /** Brings the look-ups that a record was or is in up to it. */
   #relist(table: TableName, before: Tables[TableName] | null, after: Tables[TableName] | null): void {
-    for (const field of LOOKUPS[table]) {
+    for (const field of lookupsOf(table)) {
       const was = before && (before as unknown as Record<string, Id>)[field];
       const is = after && (after as unknown as Record<string, Id>)[field];
       if (was && was !== is) this.#lists.delete(listKey(table, field, was));

@@ -20,7 +20,9 @@ beforeEach(() => {
   const slice = recordsWith();
   store.transaction(() =>
     store.records.write(
-      TABLES.flatMap((table) => slice.all(table).map((after) => ({ table, id: after.id, after }))),
+      TABLES.flatMap((table) =>
+        slice.all(table).map((after) => ({ table, id: after.id, before: null, after })),
+      ),
     ),
   );
 });
@@ -52,8 +54,8 @@ describe('the database', () => {
     expect(() =>
       store.transaction(() =>
         store.records.write([
-          { table: 'cable', id: 'k2', after: { ...cable, id: 'k2' } },
-          { table: 'entry', id: 'e2', after: { ...entry, id: 'e2', enclosure: 'nowhere' } },
+          { table: 'cable', id: 'k2', before: null, after: { ...cable, id: 'k2' } },
+          { table: 'entry', id: 'e2', before: null, after: { ...entry, id: 'e2', enclosure: 'nowhere' } },
         ]),
       ),
     ).toThrow(/FOREIGN KEY/);
@@ -157,10 +159,10 @@ describe('a command', () => {
     const steps = [
       () => commit(strike('s1', readings[0]!.id)),
       () => commit(edit('e1', { cable: null })),
-      () => store.transaction(() => { store.records.write([{ table: 'reading', id: readings[1]!.id, after: null }]); throw new Error('back'); }),
+      () => store.transaction(() => { store.records.write([{ table: 'reading', id: readings[1]!.id, before: readings[1]!, after: null }]); throw new Error('back'); }),
       () => commit(edit('e2', { cable: 'k' })),
-      () => store.transaction(() => store.records.write([{ table: 'reading', id: 'aa', after: { ...readings[2]!, id: 'aa' } }])),
-      () => store.transaction(() => store.records.write([{ table: 'reading', id: readings[2]!.id, after: null }])),
+      () => store.transaction(() => store.records.write([{ table: 'reading', id: 'aa', before: null, after: { ...readings[2]!, id: 'aa' } }])),
+      () => store.transaction(() => store.records.write([{ table: 'reading', id: readings[2]!.id, before: readings[2]!, after: null }])),
     ]; // prettier-ignore
     for (const step of steps) {
       try {

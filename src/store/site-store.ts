@@ -7,7 +7,7 @@ import { completed } from '../core/record/completed';
 import type { RecordChange } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
 import { touchedEntries } from '../core/commands/touched';
-import type { Change, Id, TableName, Tables } from '../core/record/types';
+import type { Id, TableName, Tables } from '../core/record/types';
 import { RECORDS_VERSION } from '../core/record/version';
 import { assess } from '../core/rulebook/assess';
 import { Journal, type JournalHead } from './journal';
@@ -119,7 +119,7 @@ export class SiteStore {
       if (table === 'change') continue;
       for (const record of this.records.all(table)) {
         const after = completed(table, record);
-        if (after !== record) this.records.write([{ table, id: record.id, after }]);
+        if (after !== record) this.records.write([{ table, id: record.id, before: record, after }]);
       }
     }
     this.checkpoint(at);
@@ -167,7 +167,7 @@ export class SiteStore {
     // What holds for the whole site is not looked up entry by entry.
     if (changes.some(({ table }) => WHOLE_SITE.has(table) && !isLastSeal(changes)))
       this.statuses.markAllStale();
-    else this.statuses.markStale(touchedEntries(this.records, changes, beforeOf(changes)));
+    else this.statuses.markStale(touchedEntries(this.records, changes));
     return { ...this.journal.append(command.id, canonical, person, receivedAt, sent), changes };
   }
 
@@ -236,12 +236,4 @@ export interface SiteSummary {
   openDefects: number;
   /** Newest line of its journal. */
   seq: number;
-}
-
-/** How the records were before a command, from its own record of the change. */
-function beforeOf(changes: readonly RecordChange[]): (change: RecordChange) => Tables[TableName] | null {
-  const change = changes.find(({ table }) => table === 'change')?.after as Change | undefined;
-  return ({ table, id }) =>
-    (change?.records.find((record) => record.table === table && record.id === id)?.before as
-      Tables[TableName] | undefined) ?? null;
 }

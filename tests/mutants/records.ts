@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { MemorySlice, type RecordChange } from '../../src/core/record/slice';
+import { MemorySlice, type Written } from '../../src/core/record/slice';
 import type * as T from '../../src/core/record/types';
 import { TABLES } from '../../src/core/record/tables';
 import { recordsWith, type Change } from '../../src/core/rulebook/sound-entry.test.data';
@@ -23,7 +23,7 @@ export interface Records {
   works: Loose<T.MakeOff>[];
   opening: Loose<T.PackedOpening> | null;
   /** Everything, table by table. */
-  all: [RecordChange['table'], { id: string }][];
+  all: [Written['table'], { id: string }][];
 }
 
 /** A record whose fields may be overwritten with anything, as a careless file would. */
@@ -71,7 +71,7 @@ function viewOf(all: Records['all']): Records {
 }
 
 /** Adds a record to a table. */
-export const add = (records: Records, table: RecordChange['table'], record: object): void =>
+export const add = (records: Records, table: Written['table'], record: object): void =>
   void records.all.push([table, record as { id: string }]);
 
 /** Takes the records of a table away that a test names. */
@@ -88,7 +88,7 @@ export const drop = (
 /** A slice that holds the records, as the rule book reads them. */
 export function sliceOf({ all }: Records): MemorySlice {
   const slice = new MemorySlice();
-  slice.write(all.map(([table, after]) => ({ table, id: after.id, after }) as RecordChange));
+  slice.write(all.map(([table, after]) => ({ table, id: after.id, after }) as Written));
   return slice;
 }
 

@@ -1,7 +1,8 @@
 import { Refusal, type DossierFields, type DossierTable, type ImportItem, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { shippedSet } from '../rulebook/references';
-import { REFERENCES, usersOf } from '../record/references';
+import { usersOf } from '../record/references';
+import { tableOf } from '../record/tables';
 import { merged } from './merged';
 import { withCalibrations } from '../instrument/calibration';
 import type { Entry, Id, Instrument, TableName, Tables } from '../record/types';
@@ -146,7 +147,7 @@ function twinRefusal(draft: Draft, table: TableName, twin: Record<string, string
 
 export function needReferences(draft: Draft, table: TableName, record: object, path: string): void {
   const values = record as Record<string, unknown>;
-  for (const [field, to] of Object.entries(REFERENCES[table] ?? {})) {
+  for (const [field, to] of Object.entries(tableOf(table).references)) {
     const id = values[field];
     if (typeof id === 'string') draft.need(to, id, `${path}${field}`);
   }

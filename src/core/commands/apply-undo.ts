@@ -3,6 +3,7 @@ import { isRefusal, Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
 import { isSealed } from './apply-inspection';
 import { usersOf } from '../record/references';
+import { reverse } from '../record/slice';
 import type { Id, TableName, Tables } from '../record/types';
 
 /**
@@ -21,9 +22,7 @@ export function applyUndo(draft: Draft, payload: Payloads['undo']): void {
     if (before === null) needUnused(draft, table, id, own);
     needUnsealed(draft, table, draft.get(table, id));
   }
-  for (const { table, id, before } of change.records) {
-    draft.restore(table, id, before as Tables[TableName] | null);
-  }
+  for (const { table, id, after } of reverse(change)) draft.restore(table, id, after);
   for (const { table, id, before } of change.records)
     if (before) needWhole(draft, table, id, before as object);
   draft.put('change', { ...change, undone: draft.command.id });

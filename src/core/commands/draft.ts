@@ -52,7 +52,7 @@ export class Draft implements Slice {
 
   put<T extends TableName>(table: T, record: Tables[T]): void {
     const after = { ...completed(table, record), rev: this.command.id };
-    this.#write({ table, id: record.id, after });
+    this.#write(table, record.id, after);
   }
 
   /** Keeps a value by its content, once; gives its hash. */
@@ -64,15 +64,16 @@ export class Draft implements Slice {
 
   /** Writes a record as it was, its revision included. */
   restore(table: TableName, id: Id, after: Tables[TableName] | null): void {
-    this.#write({ table, id, after });
+    this.#write(table, id, after);
   }
 
   remove(table: TableName, id: Id): void {
-    this.#write({ table, id, after: null });
+    this.#write(table, id, null);
   }
 
-  #write(change: RecordChange): void {
-    const { table, id } = change;
+  #write(table: TableName, id: Id, after: Tables[TableName] | null): void {
+    const known = this.#written.get(`${table} ${id}`);
+    const change = { table, id, before: known ? known.before : this.slice.get(table, id), after };
     this.#written.set(`${table} ${id}`, change);
     const of = this.#byTable.get(table);
     if (of) of.set(id, change);
@@ -95,15 +96,15 @@ export class Draft implements Slice {
       kind,
       by: this.person,
       at,
-      records: written.map(({ table, id: record, after }) => ({
+      records: written.map(({ table, id: record, before, after }) => ({
         table,
         id: record,
-        before: this.slice.get(table, record),
+        before,
         rev: after?.rev ?? null,
       })),
       undone: null,
       lost: this.#lost,
     };
-    return [...written, { table: 'change', id, after: change }];
+    return [...written, { table: 'change', id, before: null, after: change }];
   }
 }

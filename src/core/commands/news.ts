@@ -1,5 +1,5 @@
 import type { AnyCommand } from './commands';
-import type { RecordChange } from '../record/slice';
+import type { Written } from '../record/slice';
 import type { Id, TableName, Tables } from '../record/types';
 
 /** A site's records as they stand at a line of the journal. */
@@ -48,5 +48,5 @@ export interface JournalEvent {
   seq: number;
   head: string;
   /** What the lines changed; or they are too many to be told, and are asked for. */
-  changes: RecordChange[] | 'refetch';
+  changes: Written[] | 'refetch';
 }

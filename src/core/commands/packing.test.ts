@@ -57,7 +57,7 @@ describe('a packing', () => {
   it('is judged anew when it changes, and when one of its cables does', () => {
     const slice = records();
     const touched = (table: 'packing' | 'cable', id: string) => [
-      ...touchedEntries(slice, [{ table, id, after: slice.get(table, id) }] as never, () => null),
+      ...touchedEntries(slice, [{ table, id, before: null, after: slice.get(table, id) }]),
     ];
     expect(touched('packing', 'e')).toEqual(['e']);
     expect(touched('cable', 'k')).toContain('e');

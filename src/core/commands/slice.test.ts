@@ -54,8 +54,8 @@ describe('what refers to a record', () => {
 describe('entries that a change touches', () => {
   const touched = (table: TableName, id: string) => {
     const slice = recordsWith();
-    const changes = [{ table, id, after: slice.get(table, id) }] as RecordChange[];
-    return [...touchedEntries(slice, changes, () => null)];
+    const changes = [{ table, id, before: null, after: slice.get(table, id) }];
+    return [...touchedEntries(slice, changes)];
   };
   it.each([
     ['entry', 'e'],
@@ -70,12 +70,14 @@ describe('entries that a change touches', () => {
   it('an entry that left a round is touched too', () => {
     const slice = recordsWith();
     const round = slice.get('round', 'r')!;
-    const changes: RecordChange[] = [{ table: 'round', id: 'r', after: { ...round, entries: [] } }];
-    expect([...touchedEntries(slice, changes, () => round)]).toEqual(['e']);
+    const changes: RecordChange[] = [
+      { table: 'round', id: 'r', before: round, after: { ...round, entries: [] } },
+    ];
+    expect([...touchedEntries(slice, changes)]).toEqual(['e']);
   });
   it('a defect or a seal touches no judgement', () => {
     expect([
-      ...touchedEntries(recordsWith(), [{ table: 'defect', id: 'x', after: null }], () => null),
+      ...touchedEntries(recordsWith(), [{ table: 'defect', id: 'x', before: null, after: null }]),
     ]).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import { MemorySlice, type RecordChange, type Slice } from './slice';
+import { MemorySlice, type Written, type Slice } from './slice';
 import type { Id, TableName, Tables } from './types';
 
 /**
@@ -32,7 +32,7 @@ export class OverlaySlice implements Slice {
     return [...kept, ...over()].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
   }
 
-  write(changes: readonly RecordChange[]): void {
+  write(changes: readonly Written[]): void {
     this.#over.write(changes);
     for (const { table, id, after } of changes) {
       add(this.#own, table, id);

@@ -1,4 +1,4 @@
-import type { Id, TableName, Tables } from './types';
+import type { Change, Id, TableName, Tables } from './types';
 
 /** Reading access to a site's records; the page keeps them in memory, the server in SQLite. */
 export interface Slice {
@@ -9,11 +9,35 @@ export interface Slice {
   all<T extends TableName>(table: T): Tables[T][];
 }
 
-/** One record written or removed. */
-export interface RecordChange {
+/** A record as it is written; null: removed. */
+export interface Written {
   table: TableName;
   id: Id;
   after: Tables[TableName] | null;
+}
+
+/** One record written or removed, and what stood there before; null: nothing. */
+export interface RecordChange extends Written {
+  before: Tables[TableName] | null;
+}
+
+/**
+ * What takes a command's change back: each record as it was before.
+ *
+ * @example reverse({ …, records: [{ table: 'area', id: 'a', before: null, rev: 'c1' }] }) // [{ table: 'area', id: 'a', after: null }]
+ */
+export const reverse = ({ records }: Pick<Change, 'records'>): Written[] =>
+  records.map(({ table, id, before }) => ({ table, id, after: before as Tables[TableName] | null }));
+
+/**
+ * Writings one after the other as one: each record once, as it was left, in the order in which they were met first.
+ *
+ * @example squash([{ table: 'area', id: 'a', after: one }, { table: 'area', id: 'a', after: two }]) // [{ table: 'area', id: 'a', after: two }]
+ */
+export function squash(written: readonly Written[]): Written[] {
+  const last = new Map<string, Written>();
+  for (const one of written) last.set(`${one.table} ${one.id}`, one);
+  return [...last.values()];
 }
 
 /** A slice in memory: records by table and id, with an index per looked-up field. */
@@ -36,7 +60,7 @@ export class MemorySlice implements Slice {
   }
 
   /** Writes the changes of one command, or of many. */
-  write(changes: readonly RecordChange[]): void {
+  write(changes: readonly Written[]): void {
     for (const { table, id, after } of changes) {
       const records = this.#table(table);
       const before = records.get(id);

@@ -1,6 +1,6 @@
 import { KINDS, looksOf, placesOf, placeOf } from '../kinds/kinds';
 import type { KindId } from '../record/kind-ids';
-import { MemorySlice, type RecordChange } from '../record/slice';
+import { MemorySlice, type Written } from '../record/slice';
 import type {
   Area,
   AsLeft,
@@ -310,7 +310,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
     },
     ...change.certificate,
   } as Certificate; // prettier-ignore
-  const records: [RecordChange['table'], object][] = [
+  const records: [Written['table'], object][] = [
     ['site', {
       ...base, id: 's', name: 'Works', acceptance: 'guarded', references: 'iec-2013', scheme: 'zones', barrierSchool: '2013',
       ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 }, enclosureTypes: [],
@@ -337,7 +337,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
     }],
     ['certificate', certificate],
     ['instrument', caliper],
-    ...others.map((one) => ['instrument', one] as [RecordChange['table'], object]),
+    ...others.map((one) => ['instrument', one] as [Written['table'], object]),
     ['entry', {
       ...base, id: 'e', enclosure: 'b', label: 'A', kind,
       hole: { form: 'threaded', thread: 'M25x1.5', diameterMm: null, chamfersMm: 1 }, certificate: 'q', size: 'S3',
@@ -395,7 +395,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
   }
   slice.write(
     records.map(
-      ([table, record]) => ({ table, id: (record as { id: string }).id, after: record }) as RecordChange,
+      ([table, record]) => ({ table, id: (record as { id: string }).id, after: record }) as Written,
     ),
   );
   return slice;

@@ -1,4 +1,4 @@
-import type { RecordChange } from '../../core/record/slice';
+import { squash, type Written } from '../../core/record/slice';
 import type { JournalEvent } from '../../core/commands/news';
 import type { Id } from '../../core/record/types';
 
@@ -70,7 +70,8 @@ export class EventHub {
   #tell(): void {
     this.#gathering = null;
     for (const event of this.#gathered.values()) {
-      const told = JSON.stringify(event);
+      const changes = event.changes === 'refetch' ? event.changes : squash(event.changes);
+      const told = JSON.stringify({ ...event, changes });
       const short = told.length > MOST_TOLD ? JSON.stringify({ ...event, changes: 'refetch' }) : told;
       this.#toAll(`event: journal\ndata: ${short}\n\n`, event.site);
     }
@@ -109,8 +110,7 @@ export class EventHub {
 function together(first: JournalEvent, next: JournalEvent): JournalEvent {
   const whole = first.changes !== 'refetch' && next.changes !== 'refetch' && first.seq === next.after;
   // Added in place: news gather often.
-  if (whole)
-    for (const change of next.changes) (first.changes as RecordChange[]).push(change as RecordChange);
+  if (whole) for (const change of next.changes) (first.changes as Written[]).push(change as Written);
   const changes = whole ? first.changes : 'refetch';
   return { ...next, after: first.after, changes };
 }

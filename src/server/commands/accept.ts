@@ -104,7 +104,7 @@ function acceptForSite(app: Taking, site: Id | null, given: readonly Given[]): C
   if (made) listSite(app, store.id);
   else app.changed.add(store.id);
   const { seq, hash } = store.journal.head();
-  const told = changes.filter(({ table }) => table !== 'frozen');
+  const told = changes.flatMap(({ table, id, after }) => (table === 'frozen' ? [] : [{ table, id, after }]));
   app.events.news({ site: store.id, after, seq, head: hash, changes: told });
   app.refresher.touch(store.id);
   app.heard(store, changes, given.at(-1)!.person.name);

@@ -1,6 +1,7 @@
-import { MemorySlice, type RecordChange } from '../../core/record/slice';
+import { MemorySlice, type Written } from '../../core/record/slice';
 import type { Id, TableName, Tables } from '../../core/record/types';
 import { namesIn } from '../../core/record/packing';
+import { FILE_TABLES } from '../../core/record/tables';
 import { completed } from '../../core/record/completed';
 import { bare, frozenIn } from '../../core/record/seal';
 import type { SiteStore } from '../../store/site-store';
@@ -10,10 +11,8 @@ import { schemaFaults, type FileFault } from './schema';
 export const SITE_FORMAT = 'yendral-site-1' as const;
 
 /** Tables of a site file, in its order. */
-export const LISTS = [
-  'area', 'enclosure', 'cable', 'certificate', 'instrument', 'entry', 'round', 'reference', 'reading', 'look',
-  'pour', 'makeoff', 'insulation', 'continuity', 'packing', 'asleft', 'frozen', 'inspection', 'defect',
-] as const satisfies readonly TableName[]; // prettier-ignore
+export const LISTS = FILE_TABLES as readonly FileTable[];
+type FileTable = Exclude<TableName, 'site' | 'change'>;
 
 /** A site with everything recorded of it. */
 export type SiteFile = {
@@ -22,13 +21,13 @@ export type SiteFile = {
   /** Where the journal stood; a file made elsewhere has none. */
   journal: { seq: number; hash: string } | null;
   site: Tables['site'];
-} & { [T in (typeof LISTS)[number]]: Tables[T][] };
+} & { [T in FileTable]: Tables[T][] };
 
 /** Writes a site as its open format. */
 export function exportSite(store: SiteStore, at: string): SiteFile {
   const lists = Object.fromEntries(
     LISTS.map((table) => [table, store.records.all(table).map(bare)]),
-  ) as unknown as { [T in (typeof LISTS)[number]]: Tables[T][] };
+  ) as unknown as { [T in FileTable]: Tables[T][] };
   return { ...siteHead(store, at), ...lists };
 }
 
@@ -58,14 +57,14 @@ export function readSiteFile(text: string): { slice: MemorySlice; file: SiteFile
   const strays = strayReferences(file);
   if (strays.length > 0) return { faults: strays };
   const slice = new MemorySlice();
-  const changes: RecordChange[] = [{ table: 'site', id: file.site.id, after: file.site }];
+  const changes: Written[] = [{ table: 'site', id: file.site.id, after: file.site }];
   for (const table of LISTS)
     for (const record of file[table]) changes.push({ table, id: record.id, after: record });
   slice.write(changes);
   return { slice, file };
 }
 
-const POINTERS: [from: (typeof LISTS)[number], field: string, to: (typeof LISTS)[number]][] = [
+const POINTERS: [from: FileTable, field: string, to: FileTable][] = [
   ['enclosure', 'area', 'area'],
   ['entry', 'enclosure', 'enclosure'],
   ['entry', 'certificate', 'certificate'],

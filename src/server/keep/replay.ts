@@ -2,9 +2,9 @@ import { isDeepStrictEqual } from 'node:util';
 import { createHash } from 'node:crypto';
 import { apply } from '../../core/commands/apply';
 import type { AnyCommand } from '../../core/commands/commands';
-import { MemorySlice } from '../../core/record/slice';
+import { MemorySlice, reverse } from '../../core/record/slice';
 import { TABLES } from '../../core/record/tables';
-import type { Id, TableName, Tables } from '../../core/record/types';
+import type { Id, TableName } from '../../core/record/types';
 import type { JournalLine } from '../../store/journal';
 import type { SiteStore } from '../../store/site-store';
 
@@ -51,9 +51,7 @@ function takeBack(slice: MemorySlice, lines: readonly JournalLine[]): void {
   for (const { id } of [...lines].reverse()) {
     const change = slice.get('change', id);
     if (!change) continue;
-    for (const { table, id: record, before } of change.records)
-      slice.write([{ table, id: record, after: before as Tables[TableName] | null }]);
-    slice.write([{ table: 'change', id, after: null }]);
+    slice.write([...reverse(change), { table: 'change', id, after: null }]);
   }
 }
 

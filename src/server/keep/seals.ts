@@ -1,8 +1,8 @@
 import { canonicalHash, frozenIn, hashOfSeal } from '../../core/record/seal';
 import { hashByRule1 } from '../../core/commands/seal-by-rule-1';
-import { MemorySlice } from '../../core/record/slice';
+import { MemorySlice, reverse } from '../../core/record/slice';
 import { TABLES } from '../../core/record/tables';
-import type { AsLeft, Change, Id, Inspection, TableName, Tables } from '../../core/record/types';
+import type { AsLeft, Change, Id, Inspection } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';
 
 /** What was found of a site's seals. */
@@ -58,7 +58,7 @@ function provenBy(store: SiteStore, older: readonly Inspection[]): ReadonlySet<I
   const open = new Map(older.map((inspection) => [inspection.id, inspection]));
   const proven = new Set<Id>();
   for (const change of newestFirst(store)) {
-    takeBack(slice, change);
+    slice.write(reverse(change));
     for (const { table, id } of change.records) {
       const inspection = table === 'inspection' ? open.get(id) : undefined;
       if (inspection && hashByRule1(slice, inspection) === inspection.hash) proven.add(id);
@@ -72,12 +72,6 @@ function newestFirst({ journal, records }: SiteStore): Change[] {
   const order = ({ id }: Change) => line.get(id) ?? 0;
   // Changes from before the site had a journal of its own go by their time.
   return records.all('change').sort((a, b) => order(b) - order(a) || (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? 1 : -1)); // prettier-ignore
-}
-
-function takeBack(slice: MemorySlice, { records }: Change): void {
-  slice.write(
-    records.map(({ table, id, before }) => ({ table, id, after: before as Tables[TableName] | null })),
-  );
 }
 
 function noteOf(older: readonly Inspection[], proven: ReadonlySet<Id>): string {
