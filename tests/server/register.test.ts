@@ -41,7 +41,7 @@ describe('the register of instruments', () => {
     expect(registered('c').sites).toEqual(['s', 't']);
     // Lent once more it is the same: nothing is written.
     expect(lendInstrument(app, 'c', 't', WHO)).toEqual([]);
-    expect(() => lendInstrument(app, 'none', 't', WHO)).toThrow('The register has no such instrument');
+    expect(() => lendInstrument(app, 'none', 't', WHO)).toThrow('register.none');
   });
 
   it('a recalibration reaches every site as a new version, and the old one stays', () => {
