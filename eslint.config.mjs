@@ -38,6 +38,21 @@ const SERVER = [
   'main',
 ];
 
+/** Rooms that every view may use, each may import those before it; a view imports no other view. */
+const SHARED_VIEWS = ['hand', 'testing', 'judging', 'frame'];
+const VIEWS = [
+  'bench',
+  'certificates',
+  'clocks',
+  'defects',
+  'desk',
+  'dossier',
+  'makeoff',
+  'mineral',
+  'site',
+  'transit',
+];
+
 /** What files of a house of rooms may import of each other. */
 const inOrder = (house, rooms) =>
   rooms.map((room, i) => ({
@@ -50,7 +65,9 @@ const whole = (name) =>
     ? CORE.map((room) => `core/${room}`)
     : name === 'server'
       ? SERVER.map((room) => `server/${room}`)
-      : [name];
+      : name === 'views'
+        ? [...SHARED_VIEWS, ...VIEWS].map((room) => `views/${room}`)
+        : [name];
 
 /** The core uses mathematics and hashing only: everything else, Node included, is out of bounds. */
 const CORE_PACKAGES = '^(?!\\.|@stdlib/|@noble/hashes/|canonicalize$)';
@@ -94,6 +111,8 @@ export default tseslint.config(
             })),
             ...inOrder('core', CORE),
             ...inOrder('server', SERVER),
+            ...inOrder('views', SHARED_VIEWS),
+            ...VIEWS.flatMap((view) => inOrder('views', [...SHARED_VIEWS, view]).slice(-1)),
           ],
         },
       ],

@@ -1,6 +1,6 @@
 import { transitSheet } from './transits';
 import type { DossierFields } from '../src/core/commands/commands';
-import { KINDS, type Kind } from '../src/core/kinds/kinds';
+import { KINDS, measures, type Kind } from '../src/core/kinds/kinds';
 import type { KindId } from '../src/core/record/kind-ids';
 import type {
   AssemblySheet,
@@ -123,8 +123,8 @@ function sizesOf(kind: Kind, sealC: number): GlandSize[] {
     outer: seal(outer, sealC, cold),
     inner: kind.inner === 'none' ? null : seal(inner, sealC, cold),
     clamp: clampOf(kind, inner, wire, braid),
-    backNut: kind.checks.includes('E-19') ? backNutFor(outer) : null,
-    armourLengthMm: kind.checks.includes('E-21') ? ARMOUR_LENGTH[size]! : null,
+    backNut: measures(kind, 'back-nut-gap') ? backNutFor(outer) : null,
+    armourLengthMm: kind.armour === 'cone' ? ARMOUR_LENGTH[size]! : null,
     innerProudMm: kind.inner === 'none' ? null : 5,
     pot: kind.pot === 'none' ? null : POTS[size]!,
     sealDepthMm: Math.round(bodyLengthMm * (kind.pot === 'none' ? 0.3 : 0.12)),

@@ -1,3 +1,4 @@
+import { checksOf } from '../../src/core/rulebook/rules';
 import { each, kindOf, type ChangeOf, type Mutation } from './mutation';
 import { drop, type Records } from './records';
 
@@ -143,15 +144,15 @@ const CABLE: Mutation[] = [
   ...set('cable.minC', 'out', 'It gets colder than the cable bears.', [0, 10], cold),
   ...set('cable.shape', 'kind', 'The seals are made for round cables.', ['flat', 'sector'], gland),
   ...set('cable.shape', 'blank', 'Nobody knows whether it is round.', [null], gland),
-  ...set('cable.coldFlow', 'blank', 'Nobody knows whether the sheath flows cold.', [null], (r) => gland(r) && r.size.outer.coldFlow !== true && kindOf(r).checks.includes('E-16')),
-  ...set('cable.outerMm', 'blank', 'What was measured cannot be compared with a record.', [null], (r) => single(r) && kindOf(r).checks.includes('E-27')),
-  ...set('cable.toleranceMm', 'blank', 'Nobody knows how far the cable may be off its record.', [null], (r) => single(r) && kindOf(r).checks.includes('E-27')),
-  ...set('cable.sheathMm', 'blank', 'What lies between the sheaths cannot be compared with a record.', [null], (r) => armoured(r) && kindOf(r).checks.includes('E-27')),
+  ...set('cable.coldFlow', 'blank', 'Nobody knows whether the sheath flows cold.', [null], (r) => gland(r) && r.size.outer.coldFlow !== true && checksOf(kindOf(r).id).includes('E-16')),
+  ...set('cable.outerMm', 'blank', 'What was measured cannot be compared with a record.', [null], (r) => single(r) && checksOf(kindOf(r).id).includes('E-27')),
+  ...set('cable.toleranceMm', 'blank', 'Nobody knows how far the cable may be off its record.', [null], (r) => single(r) && checksOf(kindOf(r).id).includes('E-27')),
+  ...set('cable.sheathMm', 'blank', 'What lies between the sheaths cannot be compared with a record.', [null], (r) => armoured(r) && checksOf(kindOf(r).id).includes('E-27')),
   ...set('cable.coldFlow', 'kind', 'The sheath flows cold, and the inner seal presses on it.', [true], (r) => gland(r) && kindOf(r).inner === 'seal'),
   ...set('cable.armour', 'kind', 'The ring has no face for such an armour.', [{ type: 'tape', sizeMm: 0.5, material: 'steel', areaMm2: null }, { type: 'corrugated', sizeMm: 1.25, material: 'steel', areaMm2: null }], wired),
   ...set('cable.armour', 'blank', 'No armour is on file, and nobody said that there is none.', [null], armoured),
   ...each('cable.armour', 'blank', 'Nobody knows how thick the armour is.', [null], (r, sizeMm) => {
-    if (!armoured(r) || !kindOf(r).checks.includes('E-27')) return false;
+    if (!armoured(r) || !checksOf(kindOf(r).id).includes('E-27')) return false;
     r.cable.armour.sizeMm = sizeMm;
   }),
   ...set('cable.armour', 'out', 'A wire that the clamp does not hold, by the record.', [{ type: 'wire', sizeMm: 2.5, material: 'steel', areaMm2: null }], (r) => wired(r) && inner(r)),
@@ -179,8 +180,8 @@ const CERTIFICATE: Mutation[] = [
   ...set('certificate.state', 'out', 'It was withdrawn.', ['withdrawn'], certified),
   ...set('certificate.state', 'blank', 'Nobody looked whether it still stands.', [null], certified),
   ...set('certificate.issued', 'blank', 'Nobody read when it was issued.', [null], certified),
-  ...set('certificate.specialConditions', 'blank', 'Nobody read its special conditions.', [null], (r) => kindOf(r).checks.includes('E-25')),
-  ...set('certificate.reducedRetention', 'blank', 'Nobody read whether it holds the cable by itself.', [null], (r) => kindOf(r).checks.includes('E-26')),
+  ...set('certificate.specialConditions', 'blank', 'Nobody read its special conditions.', [null], (r) => checksOf(kindOf(r).id).includes('E-25')),
+  ...set('certificate.reducedRetention', 'blank', 'Nobody read whether it holds the cable by itself.', [null], (r) => checksOf(kindOf(r).id).includes('E-26')),
   ...set('certificate.issued', 'day', 'It is issued on a day that has not come.', ['2027-05-01', '2031-01-01'], certified),
   ...set('certificate.kind', 'kind', 'It is about another kind of entry.', ['gland-industrial', 'transit-sealant', 'gland-double-seal'], (r) => certified(r) && r.entry.kind !== 'gland-double-seal'),
   ...set('certificate.concepts', 'out', 'It does not name the protection of the box.', [['nR'], ['ma'], ['ia']], gland),
@@ -263,7 +264,7 @@ const SIZE: Mutation[] = [
     Object.assign(r.size.backNut, value);
   }),
   ...each('size.pot', 'out', 'The cores do not fit the pot.', [{ mostCores: 2 }, { overCoresMm: [11, 13] }, { overCoresMm: [4, 8] }], (r, value) => {
-    if (!r.size.pot || !potted(r) || !kindOf(r).checks.includes('E-17')) return false;
+    if (!r.size.pot || !potted(r) || !checksOf(kindOf(r).id).includes('E-17')) return false;
     Object.assign(r.size.pot, value);
   }),
   ...each('size.mineral', 'out', 'The pot stands otherwise than its sheet asks for.', [{ projectionMm: [4, 6] }, { projectionMm: [0.1, 0.4] }, { maxC: 60 }], (r, value) => {

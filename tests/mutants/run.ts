@@ -1,7 +1,7 @@
 import { dossierOf, type Dossier } from '../../src/core/rulebook/dossier';
 import type { Finding } from '../../src/core/record/finding';
 import { contextOf, judge } from '../../src/core/rulebook/judge';
-import { ruleOf } from '../../src/core/rulebook/rules';
+import { checksOf, ruleOf } from '../../src/core/rulebook/rules';
 import { KIND_IDS } from '../../src/core/record/kind-ids';
 import { KINDS } from '../../src/core/kinds/kinds';
 import { BASES } from './bases';
@@ -80,7 +80,7 @@ export function readsOf(): Map<string, Set<string>> {
   const reads = new Map<string, Set<string>>();
   for (const { records } of bases()) {
     const context = contextOf(dossier(records)!, 'detailed', AT);
-    for (const id of KINDS[context.entry.kind].checks) {
+    for (const id of checksOf(context.entry.kind)) {
       const rule = ruleOf(id)!;
       const own = reads.get(id) ?? new Set();
       reads.set(id, own);

@@ -2,7 +2,7 @@ import { levelOf, severity } from '../defects/severity';
 import { levelHere } from '../rulebook/classified';
 import { currentRound, dossierOf, type Dossier } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
-import { basisOf } from '../rulebook/references';
+import { basisOf } from '../rulebook/basis';
 import { addDays, dayIn } from '../record/calendar';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';

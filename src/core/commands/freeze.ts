@@ -1,3 +1,4 @@
+import { wholeSet } from '../rulebook/basis';
 import type { Dossier } from '../rulebook/dossier';
 import type { Draft } from './draft';
 import { instrumentNow } from '../record/instruments';
@@ -31,7 +32,7 @@ export function freeze(draft: Draft, dossier: Dossier): Frozen {
     cable: one(cable),
     certificate: one(certificate),
     round: one(round),
-    references: draft.freeze(dossier.references),
+    references: draft.freeze(wholeSet(dossier.references)),
     instruments: each([...instruments].sort().flatMap((id) => instrumentNow(draft, id) ?? [])),
     readings: list(dossier.readings),
     looks: list([...dossier.looks.values()]),

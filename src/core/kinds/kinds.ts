@@ -22,7 +22,6 @@ export interface Kind {
   looks: readonly LookQuestion[];
   /** Make-off, in order, with the hold points. */
   steps: readonly Step[];
-  checks: readonly string[];
   /** Joints that its sheet can name a school for. */
   joints: readonly JointId[];
   /** A ring that fits either way, one whose faces differ, one per armour type, or none. */
@@ -37,19 +36,13 @@ export interface Kind {
   mineral: boolean;
   /** Blocks, bonded blocks or sealant, many cables in one frame; null for an entry of one cable. */
   transit: 'blocks' | 'bonded' | 'sealant' | null;
+  /** What it stands in: the wall of an enclosure, or one of the building. */
+  wall: 'enclosure' | 'building';
   /** Whether the kind is made with a certificate for explosive atmospheres. */
   certified: boolean;
   /** Body that its section is drawn with. */
   drawing: 'gland' | 'industrial' | 'resin' | 'mineral' | 'transit';
 }
-
-const FIRST = ['E-01', 'E-02', 'E-03', 'E-04', 'E-05', 'E-06', 'E-07', 'E-08', 'E-09', 'E-10', 'E-11'];
-const HELD = ['E-13', 'E-14'];
-const MIDDLE = ['E-15', 'E-16'];
-const CLOSED = ['E-18a', 'E-18b', 'E-19', 'E-20'];
-const LAST = ['E-22', 'E-23a', 'E-23b', 'E-24', 'E-25', 'E-26', 'E-27', 'E-28', 'E-29', 'E-30', 'E-31'];
-
-const ARMOURED = [...FIRST, 'E-12', ...HELD, ...MIDDLE, ...CLOSED, 'E-21', ...LAST];
 
 const THREAD = [
   places.ENGAGEMENT,
@@ -80,7 +73,6 @@ const armoured = (rest: Rest): Kind => ({
   places: [places.INNER, ...CONE, ...OUTSIDE, ...THREAD, places.INNER_PROUD, places.SUPPORT, places.BOND],
   looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
   steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.INNER_BACK, steps.CLAMP_SHUT, ...FINISHED],
-  checks: ARMOURED,
   joints: ['entry', 'clamp', 'inner-seal', 'outer-seal'],
   ring: 'universal',
   armour: 'cone',
@@ -88,6 +80,7 @@ const armoured = (rest: Rest): Kind => ({
   pot: 'none',
   mineral: false,
   transit: null,
+  wall: 'enclosure',
   certified: true,
   drawing: 'gland',
   ...rest,
@@ -114,10 +107,6 @@ const mineral = (rest: Rest): Kind =>
     places: MINERAL_PLACES,
     looks: MINERAL_LOOKS,
     steps: [...OPENED, ...SEALED, steps.COVER],
-    checks: [
-      ...FIRST, ...MIDDLE, 'E-18a', 'E-18b', 'E-20', ...LAST.filter((id) => id !== 'E-30'),
-      'M-01', 'M-02', 'M-03', 'M-04', 'M-05', 'M-06', 'M-07', 'M-08',
-    ], // prettier-ignore
     joints: ['entry', 'pot', 'outer-seal'],
     ring: 'none',
     armour: 'none',
@@ -127,8 +116,6 @@ const mineral = (rest: Rest): Kind =>
     ...rest,
   });
 
-const TRANSIT_CHECKS = ['E-01', 'E-06', 'E-25', 'E-28', 'E-29'];
-const T = ['T-01', 'T-02', 'T-03', 'T-04', 'T-05', 'T-06', 'T-07', 'T-08'];
 const TRANSIT_LOOKS = [
   looks.APPROVAL,
   looks.BOTH_SIDES,
@@ -150,12 +137,12 @@ const transit = (rest: Rest): Kind =>
     places: [],
     looks: [...TRANSIT_LOOKS, looks.RELAXED],
     steps: PACKED,
-    checks: [...TRANSIT_CHECKS, ...T, 'T-10'],
     joints: [],
     ring: 'none',
     armour: 'none',
     inner: 'none',
     transit: 'blocks',
+    wall: 'building',
     drawing: 'transit',
     ...rest,
   });
@@ -198,7 +185,6 @@ export const KINDS: Record<KindId, Kind> = {
       ...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.CORES_APART, steps.MIX, steps.PACK, steps.CURE_LOOK,
       steps.POT_SHUT, steps.CLAMP_SHUT, ...FINISHED,
     ], // prettier-ignore
-    checks: [...FIRST, 'E-12', ...HELD, ...MIDDLE, 'E-17', ...CLOSED, 'E-21', ...LAST],
     joints: ['entry', 'clamp', 'pot', 'outer-seal'],
     inner: 'none',
     pot: 'compound',
@@ -213,7 +199,6 @@ export const KINDS: Record<KindId, Kind> = {
       steps.STRIP_OUTER, steps.CORES_APART, steps.MEASURE, steps.HOLD_SPIGOT, steps.BODY_IN, steps.MIX, steps.PACK,
       steps.CURE_LOOK, steps.POT_SHUT, steps.OUTER_SHUT, steps.BOND_ONLY, steps.COVER,
     ], // prettier-ignore
-    checks: [...FIRST, 'E-12', ...MIDDLE, 'E-17', ...CLOSED, ...LAST.filter((id) => id !== 'E-23b')],
     joints: ['entry', 'pot', 'outer-seal'],
     ring: 'none',
     armour: 'none',
@@ -235,7 +220,6 @@ export const KINDS: Record<KindId, Kind> = {
       steps.BOND_ONLY,
       steps.COVER,
     ],
-    checks: [...FIRST, 'E-12', ...MIDDLE, ...CLOSED, ...LAST.filter((id) => id !== 'E-23b')],
     joints: ['entry', 'inner-seal', 'outer-seal'],
     ring: 'none',
     armour: 'none',
@@ -247,7 +231,6 @@ export const KINDS: Record<KindId, Kind> = {
     places: [...CONE, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
     looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
     steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.OUTER_GRIP, steps.TAG_BOND, steps.COVER],
-    checks: [...FIRST, ...HELD, ...MIDDLE, 'E-18a', 'E-18b', 'E-20', 'E-21', ...LAST],
     joints: ['entry', 'clamp', 'outer-seal'],
     inner: 'none',
     certified: false,
@@ -263,7 +246,6 @@ export const KINDS: Record<KindId, Kind> = {
       steps.STRIP_OUTER, steps.CUT_ARMOUR, steps.CORES_APART, steps.MEASURE, steps.BODY_IN, steps.ARMOUR_IN, steps.INJECT,
       steps.RESIN_CURE, steps.OUTER_GRIP, steps.TAG_BOND, steps.COVER,
     ], // prettier-ignore
-    checks: [...FIRST, 'E-12', 'E-13', ...MIDDLE, 'E-18a', 'E-20', ...LAST, 'R-01', 'R-02', 'R-03'],
     joints: ['entry', 'outer-seal', 'resin-port'],
     ring: 'none',
     armour: 'gripped',
@@ -286,14 +268,13 @@ export const KINDS: Record<KindId, Kind> = {
     title: 'bonded block transit',
     looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.BRAID, looks.BOND_PATH],
     steps: [...PACKED.slice(0, 2), steps.FOLD_BRAID, ...PACKED.slice(2)],
-    checks: [...TRANSIT_CHECKS, ...T, 'T-09', 'T-10'],
     transit: 'bonded',
   }),
   'transit-cabinet': transit({
     id: 'transit-cabinet',
     title: 'cabinet transit',
+    wall: 'enclosure',
     looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.UNUSED],
-    checks: ['E-01', 'E-02', 'E-03', 'E-05', 'E-06', 'E-10', ...TRANSIT_CHECKS.slice(2), ...T, 'T-10'],
   }),
   'transit-sealant': transit({
     id: 'transit-sealant',
@@ -304,10 +285,12 @@ export const KINDS: Record<KindId, Kind> = {
       looks.BEHIND,
     ],
     steps: [steps.FRAME_CLEAN, steps.CLEAN_DRY, steps.WRAP, steps.SEAL_FACE, steps.HOLDS, steps.OTHER_SIDE],
-    checks: [...TRANSIT_CHECKS, 'S-01', 'S-02', 'S-03', 'S-04', 'S-05', 'S-06', 'T-10'],
     transit: 'sealant',
   }),
 };
+
+/** Whether a place belongs to every entry of a kind. */
+export const measures = ({ places: own }: Kind, place: string): boolean => own.some(({ id }) => id === place);
 
 /** Places of a kind with those by which the sheet's schools close its joints. */
 export function placesOf(kind: KindId, sheet: AssemblySheet | null): readonly Place[] {
@@ -321,7 +304,7 @@ export function placesOf(kind: KindId, sheet: AssemblySheet | null): readonly Pl
 
 /** Whether a joint's gap follows from the cable and is measured at the back nut. */
 const byScale = (kind: KindId, joint: JointId, school: School): boolean =>
-  school === 'gap' && joint === 'outer-seal' && KINDS[kind].checks.includes('E-19');
+  school === 'gap' && joint === 'outer-seal' && measures(KINDS[kind], places.GAP.id);
 
 /** Looks of a kind with those of its joints and a tick per special condition. */
 export function looksOf(

@@ -1,9 +1,9 @@
+import { checksOf } from './rules';
 import { describe, expect, it } from 'vitest';
 import { apply } from '../commands/apply';
 import type { AnyCommand } from '../commands/commands';
 import type { KindId } from '../record/kind-ids';
 import { KIND_IDS } from '../record/kind-ids';
-import { KINDS } from '../kinds/kinds';
 import type { MemorySlice } from '../record/slice';
 import type { AsLeft, Grade, Round } from '../record/types';
 import { statement } from '../words/en/findings';
@@ -47,7 +47,7 @@ describe('what a closed entry hides', () => {
       for (const grade of ['visual', 'close'] as const) {
         const findings = judge(dossierOf(recordsWith({ kind }), 'e', null)!, grade, '');
         const hidden = findings.filter(
-          ({ check }) => KINDS[kind].checks.includes(check) && HIDDEN.includes(check),
+          ({ check }) => checksOf(kind).includes(check) && HIDDEN.includes(check),
         );
         expect(hidden).toEqual([]);
       }

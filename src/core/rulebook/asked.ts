@@ -28,9 +28,6 @@ export function askedPlaces(dossier: Dossier): Place[] {
   });
 }
 
-/** Checks of a resistance, whose reading a parallel path makes worthless. */
-const BY_RESISTANCE = ['E-23b', 'T-09'];
-
 /** Whether a tape was wrapped round a sheath, and nothing else says whether it is round. */
 const wrapped = (dossier: Dossier): boolean =>
   ['outer-sheath', 'inner-sheath'].some((place) => {
@@ -52,7 +49,6 @@ export function askedLooks(dossier: Dossier): LookQuestion[] {
     if (id === 'unused-entries') return dossier.askedAt === null;
     if (id === 'single-core') return cores === null || cores === 1;
     if (id === 'drain-wire') return dossier.cable?.mineral?.screened !== false;
-    if (id === 'bond-path') return BY_RESISTANCE.some((check) => kindOf(dossier).checks.includes(check));
     if (id === 'flats') return wrapped(dossier);
     if (id === 'thread-taper') return groupsOf(dossier, 'thread-major').length > 0;
     if (id.startsWith('seen-')) return seenFromOutside(dossier, id);

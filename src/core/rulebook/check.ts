@@ -1,12 +1,26 @@
 import type { Hazard, Severity } from '../defects/severity';
+import type { Kind } from '../kinds/kinds';
 import type { Grade } from '../record/types';
 import type { Context } from './dossier';
 import type { Aspect, Facts, Outcome } from '../record/finding';
 
-/** A rule of the book: data and one function. */
+/** Where a check has its basis, per shipped set of references: document and clause, in our own words. */
+export interface Basis {
+  'iec-2013': string;
+  /** Where the set of the older barrier figure differs. */
+  'iec-2013-barrier-2007'?: string;
+  /** Where a site that classifies by divisions differs. */
+  divisions?: string;
+  /** Whether it also rests on the certificate and its assembly sheet. */
+  certificate?: true;
+}
+
+/** A rule of the book: data and one function. Its title and its sentences are words, under its id. */
 export interface Check {
   id: string;
-  title: string;
+  /** Whether entries of a kind are asked it, by the kind's traits. */
+  kinds(kind: Kind): boolean;
+  basis: Basis;
   /** Least grade at which it can be answered. */
   grade: Grade;
   /** Consequence 1 to 4; some checks weigh more on a flameproof enclosure. */

@@ -216,7 +216,7 @@ function askedAt(slice: Slice, entry: Entry, round: Round | null): Entry | null 
   return first === entry ? null : first;
 }
 
-const asksForUnused = ({ kind }: Entry): boolean => KINDS[kind].checks.includes('E-10');
+const asksForUnused = ({ kind }: Entry): boolean => KINDS[kind].wall === 'enclosure';
 
 /** Where else the cable of an entry ends. */
 function otherEnds(slice: Slice, entry: Entry): readonly CableEnd[] {

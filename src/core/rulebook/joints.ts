@@ -1,3 +1,5 @@
+import { GAP } from '../kinds/places';
+import { measures } from '../kinds/kinds';
 import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../kinds/places';
 import type { Joint } from '../record/types';
 import { notApplicable, unread } from './check';
@@ -40,7 +42,7 @@ function judgeJoint(context: Context, joint: Joint): Aspect[] {
   const part = jointTitle(joint.joint);
   if (school === 'faces' || school === 'grip') return [judgeLook(context, jointAnswer(joint.joint, school))];
   // The outer seal's gap follows from the cable, and has a check of its own that holds it against the scale.
-  if (school === 'gap' && joint.joint === 'outer-seal' && kindOf(context).checks.includes('E-19'))
+  if (school === 'gap' && joint.joint === 'outer-seal' && measures(kindOf(context), GAP.id))
     return [notApplicable('joint.by-gap', { part })];
   if (range === null) {
     const sheet = context.certificate!.sheet.number;

@@ -1,21 +1,11 @@
 import { isLater } from '../instrument/calibration';
-import type { KindId } from '../record/kind-ids';
-import { KINDS } from '../kinds/kinds';
 import type { Grade } from '../record/types';
 import type { Check } from './check';
 import type { Context, Dossier } from './dossier';
 import { isWorse, type Aspect, type Finding } from '../record/finding';
 import { asksFor } from './grades';
 import { withoutFuture } from './readings';
-import { ruleOf } from './rules';
-
-/** Rules of a kind in the order of its checks, looked up once. */
-function rulesOf(kind: KindId): readonly Check[] {
-  let rules = RULES_OF.get(kind);
-  if (!rules) RULES_OF.set(kind, (rules = KINDS[kind].checks.flatMap((id) => ruleOf(id) ?? [])));
-  return rules;
-}
-const RULES_OF = new Map<KindId, readonly Check[]>();
+import { rulesOf } from './rules';
 
 /**
  * Judges one entry: every check that its kind has and the grade calls for.

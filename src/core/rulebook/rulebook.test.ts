@@ -6,8 +6,8 @@ import { statusOf } from './assess';
 import { judge } from './judge';
 import { KIND_IDS } from '../record/kind-ids';
 import { KINDS } from '../kinds/kinds';
-import { ruleOf, RULES } from './rules';
-import { basisOf } from './references';
+import { checksOf, ruleOf, RULES } from './rules';
+import { basisOf } from './basis';
 import { CASES } from './rulebook.cases.test.data';
 import { dossierWith, reading, type Change } from './sound-entry.test.data';
 
@@ -32,7 +32,7 @@ describe('the rule book', () => {
 
   it('has for every kind only checks that the book knows, and every check for some kind', () => {
     const known = new Set(RULES.map(({ id }) => id));
-    const used = new Set(KIND_IDS.flatMap((kind) => KINDS[kind].checks));
+    const used = new Set(KIND_IDS.flatMap((kind) => checksOf(kind)));
     expect([...used].filter((id) => !known.has(id))).toEqual([]);
     expect([...known].filter((id) => !used.has(id))).toEqual([]);
   });
@@ -48,9 +48,7 @@ describe('the rule book', () => {
     const order = ['visual', 'close', 'detailed'] as const;
     for (const grade of order) {
       const asked = judge(dossierWith({ kind }), grade, '').map(({ check }) => check);
-      const wanted = KINDS[kind].checks.filter(
-        (id) => order.indexOf(ruleOf(id)!.grade) <= order.indexOf(grade),
-      );
+      const wanted = checksOf(kind).filter((id) => order.indexOf(ruleOf(id)!.grade) <= order.indexOf(grade));
       expect(asked).toEqual(wanted);
     }
   });
@@ -200,7 +198,7 @@ describe('the rule book', () => {
       { looks: Object.fromEntries(KINDS[kind].looks.map(({ id }) => [id, null])) },
     ] as Change[]) {
       const findings = judge(dossierWith({ ...blank, kind }), 'detailed', '');
-      expect(findings.map(({ check }) => check)).toEqual(KINDS[kind].checks);
+      expect(findings.map(({ check }) => check)).toEqual(checksOf(kind));
       const gone = findings.filter(({ outcome: o, check }) => o === 'not-applicable' && !ruledOut.has(check));
       expect(
         gone.map(({ check }) => check),

@@ -1,4 +1,4 @@
-import { KINDS, looksOf, placesOf, placeOf } from '../kinds/kinds';
+import { KINDS, looksOf, measures, placesOf, placeOf } from '../kinds/kinds';
 import type { KindId } from '../record/kind-ids';
 import { MemorySlice, type Written } from '../record/slice';
 import type {
@@ -245,7 +245,7 @@ function sizeOf(kind: KindId): GlandSize {
     outer: seal(16.9, 24.1),
     inner: inner === 'none' ? null : seal(11.2, 18.3, inner === 'diaphragm'),
     clamp: armour === 'none' ? [] : armour === 'gripped' ? ridges : wires,
-    backNut: KINDS[kind].checks.includes('E-19') ? BACK_NUT : null,
+    backNut: measures(KINDS[kind], 'back-nut-gap') ? BACK_NUT : null,
     armourLengthMm: armour === 'cone' ? [15, 20] : null,
     innerProudMm: inner === 'none' ? null : 5,
     pot: pot === 'none' ? null : { boreMm: 16, depthMm: 25, mostCores: 7, overCoresMm: [6, 13] },
@@ -292,7 +292,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
   const ordinary = !traits.certified;
   const gripped = traits.armour === 'gripped';
   // A transit stands in a wall of the building, unless it is made for cabinets.
-  const wall = traits.transit !== null && !traits.checks.includes('E-05');
+  const wall = traits.transit !== null && traits.wall === 'building';
   const certificate = {
     ...base, id: 'q', number: 'FRN 24.0117', maker: 'Fernholt', title: 'Gland', kind, issued: '2024-01-01', state: 'valid',
     concepts: ordinary ? [] : ['db', 'eb', 'tb'], levels: ordinary ? [] : ['Gb', 'Db'], groups: ordinary ? [] : ['IIC', 'IIIC'],

@@ -1,10 +1,10 @@
+import { checkTitle } from '../../core/words/en/checks/index';
 import type { Slice } from '../../core/record/slice';
 import type { Entry, EntryStatus, Grade } from '../../core/record/types';
 import { assess } from '../../core/rulebook/assess';
 import type { Dossier } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/record/finding';
-import { basisOf } from '../../core/rulebook/references';
-import { ruleOf } from '../../core/rulebook/rules';
+import { basisOf } from '../../core/rulebook/basis';
 import { settling, statement } from '../../core/words/en/findings';
 
 /** An entry with its judgement. */
@@ -51,7 +51,7 @@ export function findingRecord({ entry, dossier, status }: Judged, finding: Findi
     entry: entry.id,
     label: entry.label,
     check: finding.check,
-    title: ruleOf(finding.check)?.title ?? finding.check,
+    title: checkTitle(finding.check),
     grade: status.grade,
     verdict: finding.outcome,
     statement: statement(finding),

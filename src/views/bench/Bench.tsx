@@ -11,32 +11,32 @@ import type { Finding } from '../../core/record/finding';
 import { asksFor } from '../../core/rulebook/grades';
 import { assessDossier, openingSettles } from '../../core/rulebook/assess';
 import { contextOf } from '../../core/rulebook/judge';
-import { ruleOf } from '../../core/rulebook/rules';
+import { rulesOf } from '../../core/rulebook/rules';
 import { NumberPad } from '../../ui/NumberPad';
 import type { KeyBinding } from '../../ui/keys';
-import { device, instrument as hand, parameter, say, useDevice } from '../device';
-import { give, undoLast } from '../give';
-import { Root, type ViewProps } from '../Root';
+import { device, instrument as hand, parameter, say, useDevice } from '../hand/hand';
+import { give, undoLast } from '../hand/give';
+import { Root, type ViewProps } from '../frame/Root';
 import './bench.css';
-import { CaliperPanel } from '../CaliperPanel';
-import { GaugePanel } from '../GaugePanel';
-import { nominalOf, pieceOf } from '../piece';
+import { CaliperPanel } from '../testing/CaliperPanel';
+import { GaugePanel } from '../testing/GaugePanel';
+import { nominalOf, pieceOf } from '../hand/piece';
 import { PourPanel } from './PourPanel';
-import { JudgementColumn } from '../JudgementColumn';
-import { LookCard, type LookAnswerGiven } from '../LookCard';
-import { instrumentsFor } from '../instruments-for';
+import { JudgementColumn } from '../judging/JudgementColumn';
+import { LookCard, type LookAnswerGiven } from '../judging/LookCard';
+import { instrumentsFor } from '../hand/instruments-for';
 import { NoEntry, NoRound } from './NoEntry';
 import { PlaceCard } from './PlaceCard';
 import { inOrder, nextPlace, placeView } from './place-view';
 import { Section } from './Section';
-import { QUANTITY_OF, takeLive, takeTyped, type Target } from '../take';
+import { QUANTITY_OF, takeLive, takeTyped, type Target } from '../hand/take';
 import { Title } from './Title';
 import { Tray } from './Tray';
 import { WalkList } from './WalkList';
 import { WorkPanel } from './WorkPanel';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
-const AsLeftSheet = lazy(() => import('../AsLeftSheet'));
+const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
 
 /** The bench: judge one entry. */
 export default function Bench() {
@@ -284,7 +284,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               findings={findings}
               status={assessed!.status}
               opening={openingSettles(dossier, asked, now())}
-              hidden={kind.checks.filter((id) => !asksFor(asked, ruleOf(id)!.grade)).length}
+              hidden={rulesOf(kind.id).filter(({ grade }) => !asksFor(asked, grade)).length}
               defects={defects}
               selected={check}
               onSelect={(finding) => {

@@ -2,12 +2,11 @@ import { Button, Modal, Textarea } from '@mantine/core';
 import { defectStatement } from '../../core/words/en/said';
 import type { Defect, Id } from '../../core/record/types';
 import { SEVERITY_WORDS } from '../../core/words/en/labels';
-import { useDefectForm } from '../defect-form';
-import { device, useDevice } from '../device';
-import { give } from '../give';
-import { keepPhotos } from '../keep-photos';
-import { LevelField } from '../LevelField';
-import { PhotoRow } from '../PhotoRow';
+import { useDefectForm } from '../judging/defect-form';
+import { useDevice } from '../hand/hand';
+import { addPhotos } from '../hand/keep-photos';
+import { LevelField } from '../judging/LevelField';
+import { PhotoRow } from '../judging/PhotoRow';
 
 /** A defect just raised, or one that is opened again: action, level, photos. */
 export default function DefectSheet({ defect: id, onClose }: { defect: Id; onClose: () => void }) {
@@ -62,12 +61,4 @@ function Sheet({ defect, onClose }: { defect: Defect; onClose: () => void }) {
       <Button onClick={close}>Keep</Button>
     </Modal>
   );
-}
-
-/** Keeps photos on the device and shows them on the defect. */
-export async function addPhotos(defect: Id, input: HTMLInputElement): Promise<void> {
-  for (const photo of await keepPhotos(input)) {
-    const photos = device.state().slice.get('defect', defect)?.photos ?? [];
-    give('defect.edit', { id: defect, set: { photos: [...photos, photo] } });
-  }
 }

@@ -2,8 +2,8 @@ import { Button } from '@mantine/core';
 import { now } from '../../client/clock';
 import type { Slice } from '../../core/record/slice';
 import type { Entry } from '../../core/record/types';
-import { device, useDevice } from '../device';
-import { give } from '../give';
+import { device, useDevice } from '../hand/hand';
+import { give } from '../hand/give';
 
 /** Shown when the address names no entry of this site. */
 export function NoEntry() {

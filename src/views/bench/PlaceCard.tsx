@@ -4,7 +4,7 @@ import { moment } from '../../core/words/en/format';
 import { READING_FAULT_WORDS } from '../../core/words/en/labels';
 import { FitStrip } from '../../ui/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/SealGlyph';
-import { give } from '../give';
+import { give } from '../hand/give';
 import type { PlaceView } from './place-view';
 
 interface Props {

@@ -11,8 +11,8 @@ import type { Dossier } from '../../core/rulebook/dossier';
 import { clocksOf } from '../../core/rulebook/judge-pour';
 import { compoundFill } from '../../core/gland/compound';
 import { count, figure } from '../../core/words/en/format';
-import { device } from '../device';
-import { give, tryGive } from '../give';
+import { device } from '../hand/hand';
+import { give, tryGive } from '../hand/give';
 
 interface Props {
   dossier: Dossier;

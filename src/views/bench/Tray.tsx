@@ -4,8 +4,8 @@ import { shownQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { Instrument } from '../../core/record/types';
 import { day, figure } from '../../core/words/en/format';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { useInstrument } from '../device';
-import { QUANTITY_OF, unitShown } from '../take';
+import { useInstrument } from '../hand/hand';
+import { QUANTITY_OF, unitShown } from '../hand/take';
 
 interface Props {
   instruments: readonly Instrument[];

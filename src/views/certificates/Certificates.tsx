@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import { parameter } from '../device';
-import { Root } from '../Root';
+import { parameter } from '../hand/hand';
+import { Root } from '../frame/Root';
 import './certificates.css';
 import { FindGland } from './FindGland';
 import { Schedule } from './Schedule';

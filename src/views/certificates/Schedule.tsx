@@ -9,7 +9,7 @@ import { connectionWords } from '../../core/words/en/makeoff';
 import { now } from '../../client/clock';
 import { SealGlyph } from '../../ui/SealGlyph';
 import type { ScheduleJob, ScheduleNews } from '../../workers/schedule';
-import { saveFile } from '../save-file';
+import { saveFile } from '../hand/save-file';
 import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
 
 /** Rows that are shown at once; the export holds all of them. */

@@ -14,9 +14,9 @@ import { drawRangeChart, type Drop } from '../../drawing/certificates/range-char
 import { DrawingView } from '../../ui/DrawingView';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';
-import { parameter } from '../device';
-import { ImportPanel } from '../ImportPanel';
-import { saveFile } from '../save-file';
+import { parameter } from '../hand/hand';
+import { ImportPanel } from '../frame/ImportPanel';
+import { saveFile } from '../hand/save-file';
 import { CableFields, useCable } from './CableFields';
 import { FitsSize } from './FitsSize';
 

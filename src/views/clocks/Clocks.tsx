@@ -9,13 +9,13 @@ import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
 import { CLOCK_WORDS } from '../../core/words/en/makeoff';
-import { alarmState, askForNotifications, ring, setSound } from '../alarm';
-import { clockAddress } from '../clock-address';
-import { ClockRing } from '../ClockRing';
-import { instrument as hand, say, useInstrument } from '../device';
-import { give } from '../give';
-import { Root } from '../Root';
-import { useNow } from '../use-now';
+import { alarmState, askForNotifications, ring, setSound } from '../hand/alarm';
+import { clockAddress } from '../hand/clock-address';
+import { ClockRing } from '../../ui/ClockRing';
+import { instrument as hand, say, useInstrument } from '../hand/hand';
+import { give } from '../hand/give';
+import { Root } from '../frame/Root';
+import { useNow } from '../hand/use-now';
 import './clocks.css';
 
 const KINDS: [is: Clock['is'] | '', title: string][] = [

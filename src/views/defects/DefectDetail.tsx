@@ -6,12 +6,12 @@ import type { Defect } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
 import { historyOf } from '../../core/words/en/history';
 import { DEFECT_STATE_WORDS } from '../../core/words/en/labels';
-import { addPhotos } from '../bench/DefectSheet';
-import { useDefectForm } from '../defect-form';
-import { parameter, useDevice } from '../device';
-import { HistoryList } from '../HistoryList';
-import { LevelField } from '../LevelField';
-import { PhotoRow } from '../PhotoRow';
+import { addPhotos } from '../hand/keep-photos';
+import { useDefectForm } from '../judging/defect-form';
+import { parameter, useDevice } from '../hand/hand';
+import { HistoryList } from '../judging/HistoryList';
+import { LevelField } from '../judging/LevelField';
+import { PhotoRow } from '../judging/PhotoRow';
 import { defectWords } from './defect-words';
 
 /** One defect: what is wrong, what is done about it, by whom and when, and what happened so far. */

@@ -6,8 +6,8 @@ import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
 import type { Defect } from '../../core/record/types';
 import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/en/labels';
-import { parameter, useDevice } from '../device';
-import { Root, type ViewProps } from '../Root';
+import { parameter, useDevice } from '../hand/hand';
+import { Root, type ViewProps } from '../frame/Root';
 import { DefectDetail } from './DefectDetail';
 import './defects.css';
 

@@ -4,7 +4,7 @@ import { diameterOf, groupsOf, type Dossier } from '../../core/rulebook/dossier'
 import { figure } from '../../core/words/en/format';
 import { drawLayers } from '../../drawing/desk/layers';
 import { DrawingView } from '../../ui/DrawingView';
-import { Figure, typed, useFigures, Verdict } from '../Figure';
+import { Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 /** Does the cable agree with its record: what lies between outer and inner sheath, measured and recorded. */
 export function AgreementTool({ dossier }: { dossier: Dossier | null }) {

@@ -5,7 +5,7 @@ import { gapScale } from '../../core/rulebook/gap-scale';
 import { figure } from '../../core/words/en/format';
 import { drawGapScale, scaleLines } from '../../drawing/desk/gap-scale';
 import { DrawingView } from '../../ui/DrawingView';
-import { Figure, typed, useFigures, Verdict } from '../Figure';
+import { Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 /** How far the back nut should have gone: the gap for every cable diameter, drawn to be held against the nut. */
 export function BackNutTool({ dossier }: { dossier: Dossier | null }) {

@@ -16,7 +16,7 @@ import {
 import { barrierFactsOf } from '../../core/rulebook/barrier-facts';
 import { isFlameproof, type Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
-import { Choice, Figure, useFigures, Verdict } from '../Figure';
+import { Choice, Figure, useFigures, Verdict } from '../../ui/Figure';
 
 /** Each question as it is asked. */
 const ASKED: Record<BarrierQuestion, string> = {

@@ -5,7 +5,7 @@ import { breathingFit, breathingTest, END_KPA, START_KPA } from '../../core/glan
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
 import { BreathingChart } from './BreathingChart';
-import { Verdict } from '../Figure';
+import { Verdict } from '../../ui/Figure';
 
 interface Row {
   t: string;

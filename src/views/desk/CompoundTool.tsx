@@ -6,7 +6,7 @@ import type { Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/en/format';
 import { drawPotFace } from '../../drawing/desk/pot-face';
 import { DrawingView } from '../../ui/DrawingView';
-import { Choice, Figure, typed, useFigures, Verdict } from '../Figure';
+import { Choice, Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 /** How much compound, how many packs, and how long it works and cures at this temperature. */
 export function CompoundTool({ dossier }: { dossier: Dossier | null }) {

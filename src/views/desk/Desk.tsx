@@ -1,8 +1,8 @@
 import { useState, type ComponentType } from 'react';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
 import type { KeyBinding } from '../../ui/keys';
-import { parameter } from '../device';
-import { Root, type ViewProps } from '../Root';
+import { parameter } from '../hand/hand';
+import { Root, type ViewProps } from '../frame/Root';
 import { AgreementTool } from './AgreementTool';
 import { BackNutTool } from './BackNutTool';
 import { BarrierTool } from './BarrierTool';

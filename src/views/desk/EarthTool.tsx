@@ -7,7 +7,7 @@ import type { Dossier } from '../../core/rulebook/dossier';
 import { figure, ohm } from '../../core/words/en/format';
 import { drawArmourFace } from '../../drawing/desk/armour-face';
 import { DrawingView } from '../../ui/DrawingView';
-import { Choice, Figure, typed, useFigures, Verdict } from '../Figure';
+import { Choice, Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 const MATERIALS: readonly (readonly [Conductor, string])[] = [['steel', 'steel'], ['copper', 'copper'], ['aluminium', 'aluminium']]; // prettier-ignore
 

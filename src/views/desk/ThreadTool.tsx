@@ -7,7 +7,7 @@ import { groupsOf } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
 import { drawThreads } from '../../drawing/desk/thread-profile';
 import { DrawingView } from '../../ui/DrawingView';
-import { Choice, Figure, typed, useFigures, Verdict } from '../Figure';
+import { Choice, Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 const LOOK_WORDS: Record<ThreadLook, string> = {
   taper: 'compare two diameters along the thread: equal is parallel, shrinking is taper',

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import type { DossierTable, Payloads } from '../../core/commands/commands';
-import { device, parameter, useDevice } from '../device';
-import { tryGive } from '../give';
-import { Root, type ViewProps } from '../Root';
+import { device, parameter, useDevice } from '../hand/hand';
+import { tryGive } from '../hand/give';
+import { Root, type ViewProps } from '../frame/Root';
 import './dossier.css';
 import { ExportPanel } from './ExportPanel';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
-import { ImportPanel } from '../ImportPanel';
+import { ImportPanel } from '../frame/ImportPanel';
 import { useLeave } from './leave';
 import { RecordForm } from './RecordForm';
 import { recordsOf, RecordTable } from './RecordTable';

@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
 import { ApiError, exportAddress, fetchExport } from '../../client/api';
 import type { Id } from '../../core/record/types';
-import { device } from '../device';
-import { TaskBar } from '../TaskBar';
+import { device } from '../hand/hand';
+import { TaskBar } from '../frame/TaskBar';
 
 const NAMES = ['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'sizes.csv', 'site.json'];
 

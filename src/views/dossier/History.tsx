@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react';
 import { api } from '../../client/api';
 import type { Change } from '../../core/record/types';
 import { historyOf } from '../../core/words/en/history';
-import { HistoryList } from '../HistoryList';
-import { useDevice } from '../device';
+import { HistoryList } from '../judging/HistoryList';
+import { useDevice } from '../hand/hand';
 import type { DossierTable } from '../../core/commands/commands';
 import type { Field } from './fields';
 

@@ -4,7 +4,7 @@ import type { DossierTable } from '../../core/commands/commands';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
-import type { ViewProps } from '../Root';
+import type { ViewProps } from '../frame/Root';
 import { FORMS } from './forms';
 import { FromRegister } from './FromRegister';
 import type { Leave } from './leave';

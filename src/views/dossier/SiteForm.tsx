@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Tables } from '../../core/record/types';
-import { tryGive } from '../give';
-import type { ViewProps } from '../Root';
+import { tryGive } from '../hand/give';
+import type { ViewProps } from '../frame/Root';
 import { SITE_FIELDS } from './forms';
 import type { Leave } from './leave';
 import { RecordForm } from './RecordForm';

@@ -1,8 +1,8 @@
 import type { DossierTable } from '../../core/commands/commands';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
-import { device, parameter } from '../device';
-import type { ViewProps } from '../Root';
+import { device, parameter } from '../hand/hand';
+import type { ViewProps } from '../frame/Root';
 import { offenceWords } from './draft';
 import { blankOf, get } from './fields';
 import { FORMS } from './forms';

@@ -1,15 +1,15 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { now } from '../../client/clock';
 import type { Id } from '../../core/record/types';
-import { parameter, useDevice } from '../device';
-import { Root } from '../Root';
+import { parameter, useDevice } from '../hand/hand';
+import { Root } from '../frame/Root';
 import './makeoff.css';
 import { WorkList } from './WorkList';
 import { openWork, runningWork } from './work';
 import { StartWork } from './StartWork';
 import { WorkPage } from './WorkPage';
 
-const AsLeftSheet = lazy(() => import('../AsLeftSheet'));
+const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
 
 /** Make-off: do the work in order, several entries at once. */
 export default function MakeOffView() {

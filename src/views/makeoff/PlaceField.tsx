@@ -7,11 +7,11 @@ import type { MakeOff, Unit } from '../../core/record/types';
 import { groupsOf, type Dossier } from '../../core/rulebook/dossier';
 import { limitsOf } from '../../core/rulebook/fit-task';
 import { figure } from '../../core/words/en/format';
-import { device, instrument as hand, useInstrument } from '../device';
-import { instrumentsFor } from '../instruments-for';
-import { nominalOf, pieceOf } from '../piece';
+import { device, instrument as hand, useInstrument } from '../hand/hand';
+import { instrumentsFor } from '../hand/instruments-for';
+import { nominalOf, pieceOf } from '../hand/piece';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { QUANTITY_OF, takeLive, takeTyped, unitShown } from '../take';
+import { QUANTITY_OF, takeLive, takeTyped, unitShown } from '../hand/take';
 
 /** One measured place at the step: its limits, its readings, and the next one, sent or typed. */
 export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: MakeOff; place: Place }) {

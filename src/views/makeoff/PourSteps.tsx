@@ -11,8 +11,8 @@ import { clocksOf } from '../../core/rulebook/judge-pour';
 import { count, figure } from '../../core/words/en/format';
 import { fieldOf, useMeasure, type Measure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { device, instrument as hand, say } from '../device';
-import { give } from '../give';
+import { device, instrument as hand, say } from '../hand/hand';
+import { give } from '../hand/give';
 import { LiveValue } from './PlaceField';
 
 interface Props {

@@ -8,8 +8,8 @@ import { HABITS, type Habit, type Id, type MakeOff } from '../../core/record/typ
 import { isSealed } from '../../core/commands/apply-inspection';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { HABIT_WORDS } from '../../core/words/en/makeoff';
-import { device } from '../device';
-import { give } from '../give';
+import { device } from '../hand/hand';
+import { give } from '../hand/give';
 import { PlanSheet } from './PlanSheet';
 
 interface Props {

@@ -6,11 +6,11 @@ import type { Slice } from '../../core/record/slice';
 import type { InsulationTest } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { testBefore } from '../../core/rulebook/mineral-records';
-import { ContinuityPanel } from '../ContinuityPanel';
-import { Drying } from '../Drying';
-import { InsulationGrid } from '../InsulationGrid';
-import { StartTest } from '../StartTest';
-import { useNow } from '../use-now';
+import { ContinuityPanel } from '../testing/ContinuityPanel';
+import { Drying } from '../testing/Drying';
+import { InsulationGrid } from '../testing/InsulationGrid';
+import { StartTest } from '../testing/StartTest';
+import { useNow } from '../hand/use-now';
 
 /** A test that a step of the make-off waits for: tracing, or the insulation before and after sealing. */
 export function TestStep({

@@ -4,7 +4,7 @@ import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { clocksOfSite } from '../../core/makeoff/clocks';
 import { CLOCK_WORDS, DUE_WORDS, span } from '../../core/words/en/makeoff';
-import { useNow } from '../use-now';
+import { useNow } from '../hand/use-now';
 import { openWork, runningWork } from './work';
 
 /** Work that is going on, side by side: where each one stands, and what it waits for. */

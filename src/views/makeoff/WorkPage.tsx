@@ -12,10 +12,10 @@ import { FROM_WORDS, HABIT_WORDS, MISSING_WORDS, WHY_WORDS } from '../../core/wo
 import { drawEntry } from '../../drawing/draw';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/DrawingView';
-import { ClockRing } from '../ClockRing';
-import { device } from '../device';
-import { give } from '../give';
-import { useNow } from '../use-now';
+import { ClockRing } from '../../ui/ClockRing';
+import { device } from '../hand/hand';
+import { give } from '../hand/give';
+import { useNow } from '../hand/use-now';
 import { MarkTable, PlanSheet, Rulers } from './PlanSheet';
 import { StepCard } from './StepCard';
 import { initialsOf } from './work';

@@ -10,8 +10,8 @@ import { comparedTests } from '../../core/rulebook/compared-tests';
 import { figure, known, ohm } from '../../core/words/en/format';
 import { drawEntry } from '../../drawing/draw';
 import { DrawingView } from '../../ui/DrawingView';
-import { ContinuityPanel } from '../ContinuityPanel';
-import { megohmWords } from '../insulation-words';
+import { ContinuityPanel } from '../testing/ContinuityPanel';
+import { megohmWords } from '../testing/insulation-words';
 
 /** One cable with both its ends: each pot in section, its tests compared, and what runs from end to end. */
 export function BothEnds({ slice, cable }: { slice: Slice; cable: Cable }) {

@@ -6,11 +6,11 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, InsulationTest } from '../../core/record/types';
 import { count, figure } from '../../core/words/en/format';
 import { now } from '../../client/clock';
-import { InsulationGrid } from '../InsulationGrid';
-import { megohmWords } from '../insulation-words';
-import { LogChart } from '../LogChart';
-import { StartTest } from '../StartTest';
-import { testsOf } from '../tests-of';
+import { InsulationGrid } from '../testing/InsulationGrid';
+import { megohmWords } from '../testing/insulation-words';
+import { LogChart } from '../testing/LogChart';
+import { StartTest } from '../testing/StartTest';
+import { testsOf } from '../testing/tests-of';
 
 const DAY_MS = 86_400_000;
 const YEAR_MS = 365.25 * DAY_MS;

@@ -7,8 +7,8 @@ import { metalSheathMm } from '../../core/mineral/sheath';
 import { figure } from '../../core/words/en/format';
 import { drawLinkPath } from '../../drawing/mineral/link-path';
 import { DrawingView } from '../../ui/DrawingView';
-import { Figure, typed, useFigures } from '../Figure';
-import { give } from '../give';
+import { Figure, typed, useFigures } from '../../ui/Figure';
+import { give } from '../hand/give';
 
 interface Straight {
   mm: string;

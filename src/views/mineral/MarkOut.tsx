@@ -5,7 +5,7 @@ import type { Cable, MineralPot } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
 import { drawMarkOut } from '../../drawing/mineral/mark-out';
 import { DrawingView } from '../../ui/DrawingView';
-import { Figure, typed, useFigures } from '../Figure';
+import { Figure, typed, useFigures } from '../../ui/Figure';
 
 /** What the sheet of the accessory on one of the cable's ends says; null where none is chosen yet. */
 function sheetOf(

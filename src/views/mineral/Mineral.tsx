@@ -4,15 +4,15 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, Id } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
-import { parameter } from '../device';
-import { Root } from '../Root';
-import { Drying } from '../Drying';
+import { parameter } from '../hand/hand';
+import { Root } from '../frame/Root';
+import { Drying } from '../testing/Drying';
 import { BothEnds } from './BothEnds';
 import { Insulation } from './Insulation';
 import { LinkTool } from './LinkTool';
 import { MarkOut } from './MarkOut';
 import './mineral.css';
-import { testsOf } from '../tests-of';
+import { testsOf } from '../testing/tests-of';
 
 const TABS = [
   ['insulation', 'Insulation'],

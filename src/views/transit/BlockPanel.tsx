@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { BlockSide, Id, Instrument, PackedBlock, TransitSheet } from '../../core/record/types';
 import type { BlockState, SideState } from '../../core/rulebook/transit-found';
 import { figure, ohm } from '../../core/words/en/format';
-import { instrument as hand, useInstrument } from '../device';
+import { instrument as hand, useInstrument } from '../hand/hand';
 import { sends } from '../../core/instrument/simulator';
 import { FAULT_WORDS, neighbourWords } from './words';
 

@@ -12,7 +12,7 @@ import type { OpeningState } from '../../core/rulebook/transit-records';
 import { compressionOf } from '../../core/rulebook/transit-found';
 import { changeBlock, moveCable, type BlockAt } from '../../core/rulebook/transit-planned';
 import { count, figure } from '../../core/words/en/format';
-import { say } from '../device';
+import { say } from '../hand/hand';
 import { BlockPanel } from './BlockPanel';
 import { Face, keyOf } from './Face';
 import { Unpacked } from './Unpacked';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { now } from '../../client/clock';
 import type { Cable, Id, Instrument, PackedOpening, SealedCable } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
-import { device, say } from '../device';
+import { device, say } from '../hand/hand';
 
 /** The cables of an opening in sealant, each measured where it goes in: its record does not stand in for that. */
 export function SealedReadings({

@@ -11,7 +11,8 @@ import { carries } from '../marks';
 /** The device is what the dossier says, and a certificate on file covers it. */
 export const e01: Check = {
   id: 'E-01',
-  title: 'Identified and certified',
+  kinds: () => true,
+  basis: { 'iec-2013': 'IEC 60079-17:2013, Table 1, entry devices and blanking elements', certificate: true },
   grade: 'visual',
   hazard: 'explosion',
   place: 'marking',

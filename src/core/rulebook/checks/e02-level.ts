@@ -11,7 +11,12 @@ import type { Aspect } from '../../record/finding';
 /** The device's level suits the zone, or its listing the division; where no level is marked, it follows from category or concept. */
 export const e02: Check = {
   id: 'E-02',
-  title: 'Level suits the zone',
+  kinds: ({ wall }) => wall === 'enclosure',
+  basis: {
+    'iec-2013': 'IEC 60079-14:2013, 5.3 and 5.4',
+    divisions: 'NFPA 70, 500.5 and 500.8, as commonly applied',
+    certificate: true,
+  },
   grade: 'visual',
   hazard: 'explosion',
   place: null,

@@ -11,7 +11,12 @@ import { levelsOf } from './e02-level';
 /** The device's gas or dust group covers what the area asks for. */
 export const e03: Check = {
   id: 'E-03',
-  title: 'Group',
+  kinds: ({ wall }) => wall === 'enclosure',
+  basis: {
+    'iec-2013': 'IEC 60079-14:2013, 5.5',
+    divisions: 'NFPA 70, 500.6, as commonly applied',
+    certificate: true,
+  },
   grade: 'close',
   hazard: 'explosion',
   place: null,

@@ -15,7 +15,8 @@ import type { Aspect } from '../../record/finding';
 /** Gland, seals, compound and cable bear the ambient, the temperature at the entry and that at the branching point. */
 export const e04: Check = {
   id: 'E-04',
-  title: 'Temperature',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 5.6 and 9.3', certificate: true },
   grade: 'close',
   hazard: 'explosion',
   place: null,

@@ -8,7 +8,8 @@ import type { Aspect } from '../../record/finding';
 /** The ingress ratings meet what the area, the concept and the enclosure's own marking ask for, each for itself. */
 export const e05: Check = {
   id: 'E-05',
-  title: 'Ingress rating',
+  kinds: ({ wall }) => wall === 'enclosure',
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2; IEC 60079-0', certificate: true },
   grade: 'visual',
   hazard: 'explosion',
   place: null,

@@ -8,7 +8,8 @@ import { suitsEnclosure, type Suits } from '../suits';
 /** The protection of gland or transit suits that of the enclosure, in the compartment that the entry opens into. */
 export const e06: Check = {
   id: 'E-06',
-  title: 'Protection against enclosure',
+  kinds: () => true,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2 to 10.6', certificate: true },
   grade: 'visual',
   hazard: 'explosion',
   place: null,
@@ -32,7 +33,7 @@ function inBuildingWall(context: Context): Aspect | null {
   const { enclosure, entry } = context;
   const { transit, certified } = kindOf(context);
   if (!transit || enclosure.concepts.length > 0) return null;
-  const own = kindOf(context).checks.includes('E-05');
+  const own = kindOf(context).wall === 'enclosure';
   if (own || !certified) return null;
   if (!entry.frame) return unread('t.no-frame', {}, 'settle.frame');
   return notApplicable('e06.building-wall', { where: entry.frame.where, tag: enclosure.tag });

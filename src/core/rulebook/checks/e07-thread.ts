@@ -12,7 +12,11 @@ import { countedGroups } from '../readings';
 /** Thread of gland and entry agree in form and size; a thread that only nearly fits is named. */
 export const e07: Check = {
   id: 'E-07',
-  title: 'Thread form and size',
+  kinds: ({ transit }) => transit === null,
+  basis: {
+    'iec-2013': 'IEC 60079-14:2013, 10.2; IEC 60079-17:2013, Table 1, entry devices',
+    certificate: true,
+  },
   grade: 'close',
   hazard: 'explosion',
   place: 'thread-major',

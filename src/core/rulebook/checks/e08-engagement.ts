@@ -15,7 +15,8 @@ import { countedGroups } from '../readings';
 /** Threads engaged of a flameproof joint, in the wall and in an adaptor. */
 export const e08: Check = {
   id: 'E-08',
-  title: 'Threads engaged',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-1, cylindrical and taper threaded joints' },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'thread-engagement',

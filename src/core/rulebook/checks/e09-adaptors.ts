@@ -16,7 +16,8 @@ const MOST_ON_FLAMEPROOF = 1;
 /** At most one adaptor on a flameproof enclosure, none of unlike protection, group or level, no reducer in a reducer. */
 export const e09: Check = {
   id: 'E-09',
-  title: 'Adaptors',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2 and 10.5; IEC 60079-17:2013, Table 1, entry devices' },
   grade: 'visual',
   hazard: 'explosion',
   place: null,

@@ -23,7 +23,10 @@ type Unused = NonNullable<Context['enclosure']['unused']>[number];
  */
 export const e10: Check = {
   id: 'E-10',
-  title: 'Unused entries',
+  kinds: ({ wall }) => wall === 'enclosure',
+  basis: {
+    'iec-2013': 'IEC 60079-14:2013, 10.5; IEC 60079-17:2013, Table 1, entry devices and blanking elements',
+  },
   grade: 'visual',
   hazard: 'explosion',
   place: 'unused-entries',

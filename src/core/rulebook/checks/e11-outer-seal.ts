@@ -6,7 +6,8 @@ import { judgeLook } from '../look';
 /** The outer seal holds the sheath as measured, on bare, round sheath. */
 export const e11: Check = {
   id: 'E-11',
-  title: 'Outer seal',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2', certificate: true },
   grade: 'close',
   hazard: 'explosion',
   place: 'outer-sheath',

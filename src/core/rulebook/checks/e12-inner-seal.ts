@@ -9,7 +9,8 @@ import { judgeLook } from '../look';
 /** The inner seal or diaphragm holds the inner sheath as measured; a pot takes the cores, by size and number. */
 export const e12: Check = {
   id: 'E-12',
-  title: 'Inner seal or pot',
+  kinds: ({ inner, pot }) => inner !== 'none' || pot !== 'none',
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2 and 10.6', certificate: true },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'inner-sheath',

@@ -8,7 +8,8 @@ import { judgeLook } from '../look';
 /** The certificate lists the armour, the ring shows it the right face, and that face's range holds it. */
 export const e13: Check = {
   id: 'E-13',
-  title: 'Armour type, ring face, clamping range',
+  kinds: ({ armour }) => armour !== 'none',
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2', certificate: true },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'armour',

@@ -11,7 +11,12 @@ import type { Aspect } from '../../record/finding';
 /** A barrier where the selection rule of the site's school, or the seal rules of a division site, ask for one. */
 export const e15: Check = {
   id: 'E-15',
-  title: 'Barrier where one is asked for',
+  kinds: ({ transit }) => transit === null,
+  basis: {
+    'iec-2013': 'IEC 60079-14:2013, 10.6.2',
+    'iec-2013-barrier-2007': 'IEC 60079-14:2007, 10.4.2, figure',
+    divisions: 'NFPA 70, 501.15, as commonly applied',
+  },
   grade: 'close',
   hazard: 'explosion',
   place: null,

@@ -7,7 +7,8 @@ import { breathingOf } from '../breathing-record';
 /** The cable's kind suits the gland, and nothing travels inside it to another area. */
 export const e16: Check = {
   id: 'E-16',
-  title: 'Cable kind',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 9.3, 9.6 and 10.6' },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'inside-cable',

@@ -13,7 +13,8 @@ import { valueTaskOf } from '../value-task';
 /** Life kept, batch, free share, reach, voids, cured, looked at. */
 export const e17: Check = {
   id: 'E-17',
-  title: 'Compound',
+  kinds: ({ pot }) => pot === 'compound',
+  basis: { 'iec-2013': 'IEC 60079-1, Annex C; IEC 60079-14:2013, 10.6.2', certificate: true },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'compound-face',

@@ -1,3 +1,5 @@
+import { GAP } from '../../kinds/places';
+import { measures } from '../../kinds/kinds';
 import { isSoft } from '../../measuring/soft';
 import { conforms, fails, marginal, notApplicable, unread, type Check } from '../check';
 import { SLACK } from '../../quantity/compare';
@@ -11,7 +13,8 @@ import { countedGroups } from '../readings';
 /** The gap under the back nut against the scale that follows from the cable's diameter. */
 export const e19: Check = {
   id: 'E-19',
-  title: 'Back-nut gap',
+  kinds: (kind) => measures(kind, GAP.id),
+  basis: { 'iec-2013': 'Assembly sheet; seal of constant volume', certificate: true },
   grade: 'close',
   hazard: 'explosion',
   place: 'back-nut-gap',

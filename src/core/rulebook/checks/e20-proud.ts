@@ -8,7 +8,8 @@ import { valueTaskOf } from '../value-task';
 /** The inner sheath stands proud of its seal by what the sheet asks; conductors are not scored. */
 export const e20: Check = {
   id: 'E-20',
-  title: 'Inner sheath and conductors',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2; assembly sheet', certificate: true },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'inner-proud',

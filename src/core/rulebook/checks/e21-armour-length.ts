@@ -5,7 +5,8 @@ import { valueTaskOf } from '../value-task';
 /** Armour left standing for the clamp, against the sheet. */
 export const e21: Check = {
   id: 'E-21',
-  title: 'Armour length',
+  kinds: ({ armour }) => armour === 'cone',
+  basis: { 'iec-2013': 'Assembly sheet, armour length', certificate: true },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'armour-length',

@@ -8,7 +8,8 @@ import { sealsItself, washerReasons } from '../washer';
 /** A sealing washer where the sheet, a thin wall, a clearance hole or a rating above IP54 asks for one. */
 export const e22: Check = {
   id: 'E-22',
-  title: 'Sealing washer',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 10.2; IEC 60079-17:2013, Table 1, seals and gaskets' },
   grade: 'visual',
   hazard: 'explosion',
   place: 'washer',

@@ -5,7 +5,8 @@ import { judgeLook } from '../look';
 /** Bond and tag present and tight. */
 export const e23a: Check = {
   id: 'E-23a',
-  title: 'Bond and tag',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-17:2013, Table 1, earthing' },
   grade: 'visual',
   hazard: 'shock',
   place: 'bond-tight',

@@ -1,3 +1,5 @@
+import { BOND } from '../../kinds/places';
+import { measures } from '../../kinds/kinds';
 import { unread, type Check } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../../record/finding';
@@ -10,7 +12,8 @@ import { countedGroups } from '../readings';
 /** Resistance of the bond across the joint against the site's limit; across a joint alone nothing is predicted. */
 export const e23b: Check = {
   id: 'E-23b',
-  title: 'Bond resistance',
+  kinds: (kind) => measures(kind, BOND.id),
+  basis: { 'iec-2013': 'IEC 60079-17:2013, Table 1, earthing; site limit' },
   grade: 'detailed',
   hazard: 'shock',
   place: 'bond',

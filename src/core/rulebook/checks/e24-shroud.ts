@@ -6,7 +6,8 @@ import { answerTo, judgeLook } from '../look';
 /** Shroud or deluge boot where sheet or place asks for one; water runs off the entry. */
 export const e24: Check = {
   id: 'E-24',
-  title: 'Shroud and weather side',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-17:2013, Table 1, environment' },
   grade: 'visual',
   hazard: 'explosion',
   place: 'shroud',

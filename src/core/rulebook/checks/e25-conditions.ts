@@ -7,7 +7,8 @@ import { carries } from '../marks';
 /** Every special condition of the certificate is met, with evidence: a note or a photo. */
 export const e25: Check = {
   id: 'E-25',
-  title: 'Special conditions',
+  kinds: () => true,
+  basis: { 'iec-2013': 'IEC 60079-0, certificates with X; IEC 60079-14:2013, 4.4', certificate: true },
   grade: 'detailed',
   hazard: 'explosion',
   place: 'condition-1',

@@ -12,7 +12,8 @@ import { valueTaskOf } from '../value-task';
 /** The cable is held near the gland, bent no tighter than it may and does not pull; clamped where the gland does not hold it. */
 export const e26: Check = {
   id: 'E-26',
-  title: 'Cable held',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 9.3 and 10.2; IEC 60079-17:2013, Table 1, cables' },
   grade: 'visual',
   hazard: 'explosion',
   place: 'cable-held',

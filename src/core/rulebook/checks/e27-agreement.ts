@@ -12,7 +12,8 @@ import { judgeLook } from '../look';
 /** The cable as measured is the cable of the record; unused cores are terminated. */
 export const e27: Check = {
   id: 'E-27',
-  title: 'Cable agrees with its record',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-17:2013, Table 1, cable type; cable record' },
   grade: 'close',
   hazard: 'record',
   place: 'outer-sheath',

@@ -5,7 +5,8 @@ import { answerTo, judgeLook } from '../look';
 /** Nothing altered since the last sealed record. */
 export const e28: Check = {
   id: 'E-28',
-  title: 'Unaltered since it was sealed',
+  kinds: () => true,
+  basis: { 'iec-2013': 'IEC 60079-17:2013, Table 1, unauthorised modifications' },
   grade: 'visual',
   hazard: 'record',
   place: 'unaltered',

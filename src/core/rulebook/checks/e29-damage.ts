@@ -5,7 +5,8 @@ import { judgeLook } from '../look';
 /** Cable, device and wall undamaged. */
 export const e29: Check = {
   id: 'E-29',
-  title: 'Damage',
+  kinds: () => true,
+  basis: { 'iec-2013': 'IEC 60079-17:2013, Table 1, damage and environment' },
   grade: 'visual',
   hazard: 'explosion',
   place: 'damage',

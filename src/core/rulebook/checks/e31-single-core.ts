@@ -5,7 +5,8 @@ import { judgeLook } from '../look';
 /** One phase conductor alone: no ferrous ring closes round it, and the sheath is bonded as designed. */
 export const e31: Check = {
   id: 'E-31',
-  title: 'Single-core precautions',
+  kinds: ({ transit }) => transit === null,
+  basis: { 'iec-2013': 'IEC 60079-14:2013, 9.3; single-core cables' },
   grade: 'close',
   hazard: 'explosion',
   place: 'single-core',

@@ -1,3 +1,4 @@
+import { checkTitle } from './checks/index';
 import { describe, expect, it } from 'vitest';
 import type { Facts } from '../../record/finding';
 import { RULES } from '../../rulebook/rules';
@@ -53,7 +54,8 @@ describe('what would settle a question', () => {
 });
 
 it('every rule has a title, a grade and a consequence of its own', () => {
-  for (const { id, title, grade, hazard } of RULES) {
+  for (const { id, grade, hazard } of RULES) {
+    const title = checkTitle(id);
     expect(id).toMatch(/^[EMRST]-\d\d[ab]?$/);
     expect(title.length).toBeGreaterThan(3);
     expect(['visual', 'close', 'detailed']).toContain(grade);

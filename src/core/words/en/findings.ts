@@ -1,4 +1,5 @@
 import type { Aspect, Finding } from '../../record/finding';
+import { CHECKS } from './checks/index';
 import { day } from './format';
 import { CLOSING } from './sentences/closing';
 import { MEASURE } from './sentences/measure';
@@ -9,7 +10,14 @@ import { RECORD } from './sentences/record';
 import { SETTLES } from './sentences/settles';
 
 /** One sentence per key, with numbers and units. A second language is a second table. */
-const SENTENCES: Record<string, Sentence> = { ...RECORD, ...MEASURE, ...CLOSING, ...MINERAL, ...TRANSIT };
+const SENTENCES: Record<string, Sentence> = {
+  ...RECORD,
+  ...MEASURE,
+  ...CLOSING,
+  ...MINERAL,
+  ...TRANSIT,
+  ...Object.assign({}, ...Object.values(CHECKS).map(({ sentences }) => sentences)),
+};
 
 /** The sentence of one aspect. */
 export function sentence(aspect: Pick<Aspect, 'key' | 'facts'>): string {

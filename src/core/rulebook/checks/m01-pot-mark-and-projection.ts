@@ -1,0 +1,48 @@
+import { fails, unread, type Check } from '../check';
+import { kindOf, type Context } from '../dossier';
+import type { Aspect } from '../../record/finding';
+import { judgeValues } from '../judge-value';
+import { judgeLook } from '../look';
+import { valueTaskOf } from '../value-task';
+import { noCable } from '../mineral-insulation';
+
+/** The pot on its mark, the sheath proud in it by what the sheet asks, filled and crimped; a link cut to length. */
+export const m01: Check = {
+  id: 'M-01',
+  kinds: ({ mineral }) => mineral,
+  basis: { 'iec-2013': 'Assembly sheet, pot and projection', certificate: true },
+  grade: 'detailed',
+  hazard: 'explosion',
+  place: 'pot-projection',
+  consequence: () => 3,
+  run(context) {
+    const { size, certificate, cable } = context;
+    if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
+    if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
+    if (!size.mineral) {
+      return [unread('m01.no-pot', { size: size.size, sheet: certificate.sheet.number }, 'settle.sheet')];
+    }
+    const aspects = [
+      ...judgeValues(context, valueTaskOf(context, 'pot-projection')!),
+      judgeLook(context, 'pot-square'),
+      judgeLook(context, 'pot-filled'),
+    ];
+    if (cable?.mineral?.screened) {
+      aspects.push(judgeLook(context, 'drain-wire'));
+      if (size.mineral.screenStubMm === null)
+        aspects.push(fails('m01.no-stub', { size: size.size, cable: cable.tag }));
+    }
+    return isLink(context) ? [...aspects, ...length(context)] : aspects;
+  },
+};
+
+const isLink = (context: Context): boolean => kindOf(context).places.some(({ id }) => id === 'sheath-length');
+
+/** The sheath of a link against the path that it has to fit. */
+function length(context: Context): Aspect[] {
+  const none = noCable(context);
+  if (none) return [none];
+  const task = valueTaskOf(context, 'sheath-length');
+  if (!task) return [unread('m01.no-path', { cable: context.cable!.tag }, 'settle.path')];
+  return judgeValues(context, task);
+}

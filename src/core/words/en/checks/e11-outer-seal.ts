@@ -1,0 +1,5 @@
+import type { CheckWords } from './words';
+
+export const e11: CheckWords = {
+  title: 'Outer seal',
+};

@@ -1,0 +1,5 @@
+import type { CheckWords } from './words';
+
+export const e14: CheckWords = {
+  title: 'Armour seated',
+};

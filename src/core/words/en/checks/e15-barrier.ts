@@ -1,0 +1,33 @@
+import { s, n, SEAL_WORDS, gaps } from '../sentences/parts';
+import { figure } from '../format';
+import type { CheckWords } from './words';
+
+export const e15: CheckWords = {
+  title: 'Barrier where one is asked for',
+  sentences: {
+    'e15.not-flameproof': (f) =>
+      `The enclosure is in ${s(f, 'concepts')}: the barrier rule is for flameproof entries.`,
+    'e15.no-seal-asked': (f) =>
+      `Division ${n(f, 'division')}, and ${s(f, 'tag')} need not be explosionproof: no cable seal is asked for.`,
+    'e15.seal-fitted': (f) =>
+      `Division ${n(f, 'division')} asks for a seal (${SEAL_WORDS[s(f, 'reason')]}); one is fitted.`,
+    'e15.seal-missing': (f) =>
+      `Division ${n(f, 'division')} asks for a seal (${SEAL_WORDS[s(f, 'reason')]}); this gland has none round each conductor.`,
+    'e15.undecided': (f) =>
+      `Whether a barrier is asked for (rule of ${s(f, 'edition')}) is open: not recorded is ${gaps(f)}.`,
+    'e15.fitted-unasked': (f) =>
+      `A barrier is fitted; whether one is asked for (rule of ${s(f, 'edition')}) need not be known.`,
+    'e15.fitted-anyway': (f) =>
+      `A barrier is fitted, though none is asked for (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
+    'e15.none-needed': (f) => `No barrier is asked for (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
+    'e15.fitted': (f) => `A barrier is asked for and fitted (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
+    'e15.missing': (f) =>
+      `A barrier is asked for and none is fitted (rule of ${s(f, 'edition')}: ${s(f, 'path')}; connected ${figure(n(f, 'lengthM'), 1)} m, ${figure(n(f, 'volumeDm3'), 1)} dm³).`,
+    'e15.no-raceway': () => 'Dust asks for no seal at a cable, and no raceway ends here.',
+    'e15.raceway': (f) => `The raceway is closed against dust (${s(f, 'means')}).`,
+    'e15.raceway-not-asked': (f) =>
+      `${s(f, 'tag')} is not dust-ignitionproof, so its raceway asks for no seal.`,
+    'e15.raceway-open': (f) => `The raceway into ${s(f, 'tag')} is not closed against dust.`,
+    'e15.raceway-unknown': (f) => `What closes the raceway into ${s(f, 'tag')} against dust is not recorded.`,
+  },
+};

@@ -1,0 +1,5 @@
+import type { CheckWords } from './words';
+
+export const e18a: CheckWords = {
+  title: 'Outer joints closed',
+};

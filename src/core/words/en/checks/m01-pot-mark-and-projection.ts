@@ -1,0 +1,12 @@
+import { s } from '../sentences/parts';
+import type { CheckWords } from './words';
+
+export const m01: CheckWords = {
+  title: 'Pot mark and projection',
+  sentences: {
+    'm01.no-pot': (f) => `Sheet ${s(f, 'sheet')} says nothing about the pot of size ${s(f, 'size')}.`,
+    'm01.no-stub': (f) =>
+      `Cable ${s(f, 'cable')} is screened; the pot of size ${s(f, 'size')} has no place for its screen.`,
+    'm01.no-path': (f) => `The path that cable ${s(f, 'cable')} has to fit is not recorded.`,
+  },
+};

@@ -1,0 +1,5 @@
+import type { CheckWords } from './words';
+
+export const r02: CheckWords = {
+  title: 'Cure of the resin',
+};

@@ -1,0 +1,5 @@
+import type { CheckWords } from './words';
+
+export const r03: CheckWords = {
+  title: 'Armour and grommet nut',
+};

@@ -1,0 +1,5 @@
+import type { CheckWords } from './words';
+
+export const s04: CheckWords = {
+  title: 'Adhesion',
+};

@@ -1,0 +1,137 @@
+import { Button } from '@mantine/core';
+import { useRef, useState } from 'react';
+import { api, ApiError, type ImportPreview } from '../../client/api';
+import type { ImportItem } from '../../core/commands/commands';
+import { device } from '../hand/hand';
+import { give } from '../hand/give';
+import { TaskBar } from './TaskBar';
+
+const KINDS = {
+  cables: { title: 'Cable schedule (CSV)', accept: '.csv,text/csv', what: 'cables' },
+  certificate: {
+    title: 'Certificate with its assembly sheet (JSON)',
+    accept: '.json,application/json',
+    what: 'certificate',
+  },
+  sizes: { title: 'Sizes of certificates on file (CSV)', accept: '.csv,text/csv', what: 'sizes' },
+} as const;
+
+type ImportKind = keyof typeof KINDS;
+const ALL = Object.keys(KINDS) as ImportKind[];
+
+/** Takes a file in: shows what it would change, row by row, before anything is changed. */
+export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: readonly ImportKind[] }) {
+  const [kind, setKind] = useState<ImportKind>(kinds[0]!);
+  const [name, setName] = useState('');
+  const [preview, setPreview] = useState<ImportPreview | null>(null);
+  const [problem, setProblem] = useState('');
+  const [reading, setReading] = useState<string | null>(null);
+  const abort = useRef<AbortController | null>(null);
+
+  const read = async (input: HTMLInputElement) => {
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    setName(file.name);
+    setPreview(null);
+    setProblem('');
+    const task = device.id();
+    setReading(task);
+    abort.current = new AbortController();
+    try {
+      setPreview(await api.previewImport(site, kind, file, task, abort.current.signal));
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      setProblem(abort.current.signal.aborted ? 'The reading of the file was cancelled.' : error.message);
+    } finally {
+      setReading(null);
+    }
+  };
+  const take = () => {
+    if (!preview) return;
+    const items = preview.items as ImportItem[];
+    if (
+      give(
+        'dossier.import',
+        { source: name, items },
+        `${items.length} ${items.length === 1 ? 'record' : 'records'} from ${name} are taken in.`,
+      )
+    )
+      setPreview(null);
+  };
+
+  return (
+    <section className="import" aria-label="Import">
+      <h2>Import</h2>
+      <label className="field">
+        <span>What the file holds</span>
+        <select
+          value={kind}
+          onChange={(event) => {
+            setKind(event.target.value as ImportKind);
+            setPreview(null);
+          }}
+        >
+          {kinds.map((id) => (
+            <option key={id} value={id}>
+              {KINDS[id].title}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="field">
+        <span>File</span>
+        <input type="file" accept={KINDS[kind].accept} onChange={(event) => void read(event.target)} />
+      </label>
+      {reading && (
+        <TaskBar task={reading} words={`Reading ${name}`} onCancel={() => abort.current?.abort()} />
+      )}
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
+      {preview && <Preview preview={preview} name={name} onTake={take} />}
+    </section>
+  );
+}
+
+const ACTIONS = { add: 'new', change: 'changed', same: 'as on file' } as const;
+
+function Preview({ preview, name, onTake }: { preview: ImportPreview; name: string; onTake: () => void }) {
+  const { faults, rows, items } = preview;
+  if (faults.length > 0) {
+    return (
+      <div role="alert">
+        <p>
+          <b>Nothing is taken from {name}.</b> Mend these and choose the file again:
+        </p>
+        <ul className="faults">
+          {faults.map(({ row, field, message }, i) => (
+            <li key={i}>
+              {row === null ? '' : `Row ${row}, `}
+              <b>{field}</b>: {message}
+            </li>
+          ))}
+        </ul>
+      </div>
+    );
+  }
+  return (
+    <>
+      <p>
+        {items.length === 0
+          ? `${name} holds nothing that is not on file.`
+          : `${name} would change ${items.length} of ${rows.length}:`}
+      </p>
+      <ul className="preview">
+        {rows.map(({ row, what, action, fields }) => (
+          <li key={row}>
+            <b>{what}</b> {ACTIONS[action]} <span className="quiet">{fields.join(', ')}</span>
+          </li>
+        ))}
+      </ul>
+      {items.length > 0 && <Button onClick={onTake}>Take them in</Button>}
+    </>
+  );
+}

@@ -1,0 +1,143 @@
+import { useSyncExternalStore } from 'react';
+import type { TaskProgress } from '../../core/commands/news';
+import { EventsClient } from '../../client/events';
+import { Device, type DeviceState } from '../../device/device';
+import { LiveInstrument } from '../../device/live-instrument';
+
+/** The device of this page. */
+export const device = new Device();
+
+const instrumentListeners = new Set<() => void>();
+let instrumentVersion = 0;
+/** The instrument in the hand. */
+export const instrument = new LiveInstrument(() => {
+  instrumentVersion++;
+  for (const listener of instrumentListeners) listener();
+});
+
+/** Looks again whenever the instrument in the hand shows something else. */
+export function useInstrument() {
+  useSyncExternalStore(
+    (listener) => {
+      instrumentListeners.add(listener);
+      return () => instrumentListeners.delete(listener);
+    },
+    () => instrumentVersion,
+  );
+  return instrument.line;
+}
+
+/** The device's state; a view looks again with every change. */
+export const useDevice = (): DeviceState => useSyncExternalStore(device.subscribe, device.state);
+
+/** A parameter of the page's address. */
+export const parameter = (name: string): string | null => new URLSearchParams(location.search).get(name);
+
+const taskListeners = new Set<(progress: TaskProgress) => void>();
+const tellTask = (progress: TaskProgress) => taskListeners.forEach((listener) => listener(progress));
+
+/** Hears how far long requests of this page are; gives what ends the hearing. */
+export function onTask(listener: (progress: TaskProgress) => void): () => void {
+  taskListeners.add(listener);
+  return () => taskListeners.delete(listener);
+}
+
+let started = false;
+
+/** Starts the device once: local copy, server, event stream, service worker. */
+export function startDevice(): void {
+  if (started) return;
+  started = true;
+  void device.start(parameter('site'), parameter('entry'));
+  device.onOtherPerson = ({ name }) =>
+    say(`${name} is signed in on this device now; what you record stands under that name.`);
+  const events = new EventsClient({
+    instrument: (line) => instrument.hear(line),
+    journal: (news) => device.hear(news),
+    task: (progress) => tellTask(progress),
+    open: (open) => {
+      if (open) void device.refresh().then(() => device.flush());
+    },
+  });
+  device.subscribe(() => {
+    const { person, forgotten, ready, site } = device.state();
+    events.listen(person && !forgotten && ready === 'ready' ? site : null);
+  });
+  window.addEventListener('online', () => void device.refresh().then(() => device.flush()));
+  watchUpdate();
+}
+
+let waitingVersion: ServiceWorker | null = null;
+const updateListeners = new Set<() => void>();
+
+/** Registers the service worker, and notices when a new version of the program lies ready. */
+function watchUpdate(): void {
+  if (!('serviceWorker' in navigator)) return;
+  const ready = (worker: ServiceWorker | null) => {
+    // Without an older one there is nothing to update.
+    if (!worker || !navigator.serviceWorker.controller) return;
+    waitingVersion = worker;
+    for (const listener of updateListeners) listener();
+  };
+  void navigator.serviceWorker
+    .register('/sw.js')
+    .then((registration) => {
+      ready(registration.waiting);
+      registration.addEventListener('updatefound', () => {
+        const { installing } = registration;
+        installing?.addEventListener('statechange', () => {
+          if (installing.state === 'installed') ready(installing);
+        });
+      });
+    })
+    .catch(() => undefined);
+}
+
+/** Whether a new version of the program waits for the person to agree. */
+export const useUpdate = (): boolean =>
+  useSyncExternalStore(
+    (listener) => {
+      updateListeners.add(listener);
+      return () => updateListeners.delete(listener);
+    },
+    () => waitingVersion !== null,
+  );
+
+/** Sends what waits, then goes over to the new version. */
+export async function takeUpdate(): Promise<void> {
+  await device.flush();
+  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true });
+  waitingVersion?.postMessage({ type: 'SKIP_WAITING' });
+}
+
+interface Said {
+  text: string;
+  action: { title: string; run: () => void } | null;
+}
+let said: Said | null = null;
+let saidTimer: ReturnType<typeof setTimeout> | undefined;
+const saidListeners = new Set<() => void>();
+
+/** Says something at the foot of the page, with one thing that can be done about it. */
+export function say(text: string, action: Said['action'] = null): void {
+  said = { text, action };
+  clearTimeout(saidTimer);
+  saidTimer = setTimeout(hush, 9000);
+  for (const listener of saidListeners) listener();
+}
+
+/** Takes the text at the foot of the page away. */
+export function hush(): void {
+  said = null;
+  for (const listener of saidListeners) listener();
+}
+
+/** What is being said. */
+export const useSaid = (): Said | null =>
+  useSyncExternalStore(
+    (listener) => {
+      saidListeners.add(listener);
+      return () => saidListeners.delete(listener);
+    },
+    () => said,
+  );

@@ -1,0 +1,94 @@
+import type { Place } from '../../core/kinds/kinds';
+import type { Id, Instrument, Round, Unit } from '../../core/record/types';
+import { QUANTITIES, readQuantity, type QuantityId } from '../../core/quantity/quantity';
+import type { InstrumentLine } from '../../core/instrument/line';
+import { sends } from '../../core/instrument/simulator';
+import { day } from '../../core/words/en/format';
+import { quantityFault } from '../../core/words/en/quantity';
+import { device, instrument as hand, say } from './hand';
+import { give } from './give';
+
+/** Where a reading goes. */
+export interface Target {
+  entry: Id;
+  round: Round;
+  place: Place;
+  instrument: Instrument;
+}
+
+/** What each unit of a reading measures. */
+export const QUANTITY_OF: Record<Unit, QuantityId> = {
+  mm: 'length',
+  ohm: 'bond',
+  turns: 'turns',
+  Nm: 'torque',
+  degC: 'temperature',
+  megohm: 'insulation',
+};
+
+/** Unit in which a plain number of a place is typed and in which it is shown. */
+export const unitShown = (unit: Unit): string => QUANTITIES[QUANTITY_OF[unit]].unit;
+
+/** Keeps what was typed as a reading; otherwise gives what is wrong with it, for its field. Null when it was kept. */
+export function takeTyped({ entry, round, place, instrument }: Target, typed: string): string | null {
+  const quantity = QUANTITY_OF[place.unit];
+  const read = readQuantity(typed, quantity);
+  if ('fault' in read) return quantityFault(read.fault, quantity);
+  return put({ entry, round, place, instrument }, read.value, read.typed, 'typed') ? null : '';
+}
+
+/** Readings of one place lie this far apart. */
+const NEXT_ANGLE_DEG = 60;
+
+/** Takes what the instrument shows; `nominal` is what it is held against when nobody has said otherwise. */
+export function takeLive(target: Target, line: InstrumentLine | null, nominal: number): boolean {
+  const { instrument, place } = target;
+  if (!sends(instrument) || instrument.unit !== place.unit) {
+    say(`${instrument.tag} does not send by itself: type the reading and press Enter.`);
+    return false;
+  }
+  if (line?.fault === 'past-calibration') {
+    say(
+      `${instrument.tag} is past its calibration date ${day(instrument.calibratedUntil)} and does not send. Choose another instrument, or type the reading: it is kept and marked.`,
+    );
+    return false;
+  }
+  if (!line || line.value === null || !line.stable) {
+    const caliper = instrument.kind === 'caliper';
+    hand.handle(caliper ? { jaws: 'close' } : { target: nominal });
+    say(
+      caliper
+        ? 'The jaws are closing on the cable; take the reading when they rest.'
+        : `${instrument.tag} is on its way; take the reading when it rests.`,
+    );
+    return false;
+  }
+  const decimals = place.unit === 'Nm' ? 1 : 2;
+  if (!put(target, line.value, line.value.toFixed(decimals), 'instrument')) return false;
+  // The next reading is taken a third of a half turn further round.
+  if (line.angle_deg !== null) hand.handle({ angleDeg: (line.angle_deg + NEXT_ANGLE_DEG) % 180 });
+  return true;
+}
+
+function put(
+  { entry, round, place, instrument }: Target,
+  value: number,
+  typed: string,
+  source: 'typed' | 'instrument',
+): boolean {
+  const id = device.id();
+  const method = instrument.kind === 'tape' ? 'tape' : instrument.kind === 'caliper' ? 'caliper' : null;
+  return (
+    give('reading.take', {
+      id,
+      entry,
+      round: round.id,
+      place: place.id,
+      value,
+      typed,
+      method,
+      instrument: instrument.id,
+      source,
+    }) !== null
+  );
+}

@@ -1,0 +1,164 @@
+import { memo, useState } from 'react';
+import type { LookQuestion } from '../../core/kinds/kinds';
+import { conditionNumber } from '../../core/kinds/worked-looks';
+import type { Id, Look } from '../../core/record/types';
+import { day } from '../../core/words/en/format';
+import { lookPictures } from '../../drawing/looks/pictures';
+import { DrawingView } from '../../ui/DrawingView';
+import { SealGlyph } from '../../ui/SealGlyph';
+import { keepPhotos } from '../hand/keep-photos';
+import { PhotoRow } from './PhotoRow';
+import './looks.css';
+
+/** An answer with its evidence. */
+export interface LookAnswerGiven {
+  answer: string;
+  photo: Id | null;
+  note: string;
+}
+
+interface Props {
+  look: LookQuestion;
+  given: Look | undefined;
+  /** The answer comes from the sealed as-left record, not from this round. */
+  recorded: boolean;
+  sealed: boolean;
+  onAnswer: (look: string, given: LookAnswerGiven) => void;
+}
+
+/** A question that is answered by looking: right and wrong drawn, the answer, a photo and a note. */
+export const LookCard = memo(function LookCard({
+  look,
+  given,
+  recorded,
+  sealed,
+  onAnswer: answerWith,
+}: Props) {
+  const onAnswer = (next: LookAnswerGiven) => answerWith(look.id, next);
+  const [open, setOpen] = useState(false);
+  const pictures = open ? lookPictures(look.id) : null;
+  const hasPictures = conditionNumber(look.id) === null;
+  const answer = look.answers.find(({ id }) => id === given?.answer);
+  const state = answer === undefined ? 'unread' : answer.good ? 'fits' : 'large';
+  const own = recorded ? undefined : given;
+  const evidence = { photo: own?.photo ?? null, note: own?.note ?? '' };
+  const addPhoto = async (input: HTMLInputElement) => {
+    const [photo] = await keepPhotos(input);
+    if (photo && own) onAnswer({ answer: own.answer, note: evidence.note, photo });
+  };
+  return (
+    <fieldset className="look" id={`look-${look.id}`} disabled={sealed}>
+      <legend>
+        <SealGlyph state={state} label={`${look.title}: ${answer ? answer.title : 'not looked at'}`} />{' '}
+        <b>{look.title}</b>
+      </legend>
+      <p>{look.question}</p>
+      {pictures && (
+        <div className="pictures">
+          <Picture drawing={pictures.right} words={pictures.rightWords} />
+          <Picture drawing={pictures.wrong} words={pictures.wrongWords} wrong />
+        </div>
+      )}
+      <div className="answers">
+        {look.answers.map(({ id, title }) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={given?.answer === id}
+            onClick={() => onAnswer({ answer: id, ...evidence })}
+          >
+            {title}
+          </button>
+        ))}
+      </div>
+      {recorded && given && (
+        <small className="quiet from-record">
+          From the as-left record of {day(given.at)}; answer to look again.
+        </small>
+      )}
+      <div className="look-foot">
+        {hasPictures && (
+          <button type="button" onClick={() => setOpen(!open)} aria-expanded={open}>
+            {open ? 'Hide pictures' : 'Right and wrong'}
+          </button>
+        )}
+        {own && (
+          <Evidence
+            key={own.id}
+            given={own}
+            onPhoto={addPhoto}
+            onNote={(note) => onAnswer({ answer: own.answer, photo: evidence.photo, note })}
+          />
+        )}
+      </div>
+      {own?.photo && <PhotoRow photos={[own.photo]} />}
+    </fieldset>
+  );
+}, isSame);
+
+/** Two dozen of these stand on the bench; a reading of something else leaves them as they are. */
+function isSame(a: Props, b: Props): boolean {
+  return (
+    a.look.id === b.look.id &&
+    a.look.question === b.look.question &&
+    a.given === b.given &&
+    a.recorded === b.recorded &&
+    a.sealed === b.sealed &&
+    a.onAnswer === b.onAnswer
+  );
+}
+
+function Picture({
+  drawing,
+  words,
+  wrong = false,
+}: {
+  drawing: Parameters<typeof DrawingView>[0]['drawing'];
+  words: string;
+  wrong?: boolean;
+}) {
+  return (
+    <figure className={wrong ? 'wrong' : ''}>
+      <DrawingView drawing={drawing} states={{}} aspect={1.5} shownPx={230} />
+      <figcaption>
+        <b>{wrong ? 'Wrong' : 'Right'}:</b> {words}
+      </figcaption>
+    </figure>
+  );
+}
+
+/** Photo and note beside an answer. */
+function Evidence({
+  given,
+  onPhoto,
+  onNote,
+}: {
+  given: Look;
+  onPhoto: (input: HTMLInputElement) => Promise<void>;
+  onNote: (note: string) => void;
+}) {
+  const [note, setNote] = useState(given.note);
+  return (
+    <>
+      <label className="file">
+        {given.photo ? 'Other photo' : 'Photo'}
+        <input
+          type="file"
+          accept="image/jpeg,image/png"
+          capture="environment"
+          onChange={(event) => void onPhoto(event.target)}
+        />
+      </label>
+      <input
+        className="note"
+        aria-label="Note on what was seen"
+        placeholder="Note"
+        maxLength={500}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        onBlur={() => note !== given.note && onNote(note)}
+        onKeyDown={(event) => event.key === 'Enter' && note !== given.note && onNote(note)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import { fieldOf, useMeasure } from '../../ui/measure';
+import { MeasureInput } from '../../ui/MeasureInput';
+import './insulation.css';
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import { currentInstruments } from '../../core/record/instruments';
+import { INSULATION_STAGES, type InsulationStage } from '../../core/mineral/insulation';
+import type { Slice } from '../../core/record/slice';
+import type { Cable, Id } from '../../core/record/types';
+import { device } from '../hand/hand';
+import { give } from '../hand/give';
+import { STAGE_WORDS } from './insulation-words';
+
+/** Begins a test: stage, temperature, far end, tester. */
+export function StartTest({
+  slice,
+  cable,
+  drying,
+  entry = null,
+  stage: first = 'in-service',
+  onDone,
+}: {
+  slice: Slice;
+  cable: Cable;
+  drying: boolean;
+  /** The end that is being made off; null for a test of the finished cable. */
+  entry?: Id | null;
+  /** Stage that is offered first. */
+  stage?: InsulationStage;
+  onDone: () => void;
+}) {
+  const testers = currentInstruments(slice, cable.site).filter(({ kind }) => kind === 'insulation-tester');
+  const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : first);
+  const degrees = useMeasure('temperature');
+  const [problem, setProblem] = useState('');
+  const [sealed, setSealed] = useState(false);
+  const [tester, setTester] = useState('');
+  const instrument = testers.find(({ id }) => id === tester) ?? testers[0] ?? null;
+  const start = () => {
+    const temperatureC = degrees.need();
+    if (temperatureC === null) return;
+    if (!instrument)
+      return setProblem('No insulation tester is on file. Add one under Dossier, Instruments.');
+    const payload = {
+      id: device.id(),
+      cable: cable.id,
+      entry,
+      stage,
+      drying,
+      instrument: instrument.id,
+      temperatureC,
+      farEndSealed: sealed,
+    };
+    if (give('insulation.start', payload, 'The test is started; read its pairs.')) onDone();
+  };
+  return (
+    <form
+      className="start-test"
+      onSubmit={(event) => {
+        event.preventDefault();
+        start();
+      }}
+    >
+      <h2>{drying ? 'Next reading while drying' : 'Start a test'}</h2>
+      <div className="mineral-fields">
+        {!drying && (
+          <label className="field">
+            <span>Stage</span>
+            <select value={stage} onChange={(event) => setStage(event.target.value as InsulationStage)}>
+              {INSULATION_STAGES.map((one) => (
+                <option key={one} value={one}>
+                  {STAGE_WORDS[one]}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <MeasureInput label="Temperature of the cable’s end" {...fieldOf(degrees)} />
+        <label className="field">
+          <span>Tester</span>
+          <select value={instrument?.id ?? ''} onChange={(event) => setTester(event.target.value)}>
+            {testers.map(({ id, tag }) => (
+              <option key={id} value={id}>
+                {tag}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="field flag">
+          <input type="checkbox" checked={sealed} onChange={(event) => setSealed(event.target.checked)} /> The
+          far end is sealed
+        </label>
+      </div>
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
+      <Button type="submit">Start</Button>
+    </form>
+  );
+}
