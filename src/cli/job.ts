@@ -1,17 +1,19 @@
-import { parentPort, workerData } from 'node:worker_threads';
+import { parentPort } from 'node:worker_threads';
 import { perform } from '../server/jobs/job';
-import { MOST_WAITING, type JobData, type JobSaid } from '../server/jobs/workers';
+import { MOST_WAITING, type JobGiven, type JobSaid } from '../server/jobs/workers';
 
-/** One job, in a worker of the server. It goes no faster than its answer is read. */
-const { job, waiting } = workerData as JobData;
 const say = (said: JobSaid) => parentPort!.postMessage(said);
-try {
-  perform(job, (piece) => {
-    for (let many = Atomics.load(waiting, 0); many >= MOST_WAITING; many = Atomics.load(waiting, 0)) Atomics.wait(waiting, 0, many); // prettier-ignore
-    Atomics.add(waiting, 0, 1);
-    say(piece);
-  });
-  say({ end: true });
-} catch (error) {
-  say({ fault: error instanceof Error ? (error.stack ?? error.message) : String(error) });
-}
+
+/** One job after another, in a worker of the server. Each goes no faster than its answer is read. */
+parentPort!.on('message', ({ job, waiting }: JobGiven) => {
+  try {
+    perform(job, (piece) => {
+      for (let many = Atomics.load(waiting, 0); many >= MOST_WAITING; many = Atomics.load(waiting, 0)) Atomics.wait(waiting, 0, many); // prettier-ignore
+      Atomics.add(waiting, 0, 1);
+      say(piece);
+    });
+    say({ end: true });
+  } catch (error) {
+    say({ fault: error instanceof Error ? (error.stack ?? error.message) : String(error) });
+  }
+});

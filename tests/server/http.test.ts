@@ -232,6 +232,16 @@ describe('bad requests', () => {
     expect(whole.headers.get('content-type')).toContain('text/csv');
   });
 
+  it('asking for the head of an export makes none, and holds nobody up', async () => {
+    for (let i = 0; i < 5; i++) {
+      const { status, headers, bytes } = await client.call('HEAD', '/api/sites/marrowick/export/site.json/');
+      expect([status, bytes.length]).toEqual([200, 0]);
+      expect(headers.get('content-disposition')).toContain('site.json');
+    }
+    const { status, json } = await client.call('POST', '/api/sites/marrowick/import/cables/', 'x');
+    expect([status, json.error!.field]).toEqual([422, 'tag']);
+  });
+
   it('a change from another page is refused', async () => {
     const { status } = await client.call(
       'POST',

@@ -19,6 +19,16 @@ beforeAll(() => {
   };
 });
 
+/** Workers that this process starts while a block runs. */
+async function countStarts(run: () => Promise<void>): Promise<number> {
+  let starts = 0;
+  const count = () => void starts++;
+  process.on('worker', count);
+  await run();
+  process.off('worker', count);
+  return starts;
+}
+
 describe('a job in a worker', () => {
   it('gives its answer piece by piece, and says how far it is meanwhile', async () => {
     const kinds: string[] = [];
@@ -45,6 +55,27 @@ describe('a job in a worker', () => {
     gone.abort();
     expect((await all).map(({ status }) => status)).toEqual(['rejected', 'rejected', 'rejected']);
     expect(await wholeOf(jobs({ ...job, name: 'defects.csv' }))).toContain('severity');
+  });
+
+  it('ends when whoever asked goes away while they take nothing', async () => {
+    for (let i = 0; i < 3; i++) {
+      const gone = new AbortController();
+      const pieces = jobs(job, gone.signal)[Symbol.asyncIterator]();
+      await pieces.next();
+      gone.abort();
+    }
+    expect(await wholeOf(jobs({ ...job, name: 'defects.csv' }))).toContain('severity');
+  });
+
+  it('leaves its worker for the next one, after a fault too', async () => {
+    const small: Job = { ...job, name: 'defects.csv' };
+    const own = workerJobs('./dist/cli/job.mjs');
+    const starts = await countStarts(async () => {
+      const first = await wholeOf(own(small));
+      await expect(wholeOf(own({ ...job, site: 'none' }))).rejects.toThrow('is not there');
+      expect(await wholeOf(own(small))).toBe(first);
+    });
+    expect(starts).toBe(1);
   });
 
   it('says why it failed', async () => {

@@ -25,6 +25,8 @@ export interface Locals {
 export interface Call extends Locals {
   params: Record<string, string>;
   url: URL;
+  /** Only what stands before the answer is asked for. */
+  headOnly: boolean;
 }
 
 /** Turns a use case into a route: errors become answers with a code, a field and what to do. */
@@ -33,7 +35,12 @@ export function endpoint(run: (call: Call) => Response | Promise<Response>): API
     const locals = context.locals as unknown as Locals;
     try {
       const params = context.params as Record<string, string>;
-      return await run({ ...locals, params, url: context.url });
+      const headOnly = context.request.method === 'HEAD';
+      const answer = await run({ ...locals, params, url: context.url, headOnly });
+      if (!headOnly) return answer;
+      // Nobody reads what would follow, so that what makes it has to be told.
+      await answer.body?.cancel();
+      return new Response(null, { status: answer.status, headers: answer.headers });
     } catch (error) {
       // Nobody reads the answer any more; what was being done has been ended.
       if (locals.gone.aborted) return new Response(null, { status: 499 });

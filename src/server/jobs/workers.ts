@@ -13,28 +13,67 @@ export const MOST_WAITING = 32;
 /** What a worker sends: a piece of its answer, what it is refused with, or that it is done. */
 export type JobSaid = Piece | { fault: string } | { end: true };
 
-/** What a worker is started with. */
-export interface JobData {
+/** What a worker is given to do. */
+export interface JobGiven {
   job: Job;
   /** One number that both sides see: pieces that were said and not read yet. */
   waiting: Int32Array;
 }
 
+/** A worker is started this long after the server, so that the first job need not wait for its program, ms. */
+const READY_AFTER_MS = 2000;
+
 /**
- * Jobs in workers beside the server's thread. Whoever goes away before their turn, or during it, ends theirs.
+ * Jobs in workers beside the server's thread, which are kept for the next: starting one takes longer than most jobs.
+ * Whoever goes away before their turn, or during it, ends theirs.
  *
  * @param file the bundled worker
  */
 export function workerJobs(file: string): Jobs {
   const queue = new PQueue({ concurrency: AT_ONCE });
+  const bench = new Bench(file);
+  setTimeout(() => bench.ready(), READY_AFTER_MS).unref();
   return async function* (job, gone) {
     const leave = await turnIn(queue, gone);
     try {
-      yield* piecesOf(file, job, gone);
+      yield* piecesOf(bench, { job, gone, leave });
     } finally {
       leave();
     }
   };
+}
+
+/** Workers that wait for a job. None of them keeps the process alive. */
+class Bench {
+  readonly #idle: Worker[] = [];
+
+  constructor(private readonly file: string) {}
+
+  take(): Worker {
+    const worker = this.#idle.pop() ?? this.#made();
+    worker.ref();
+    return worker;
+  }
+
+  give(worker: Worker): void {
+    worker.unref();
+    this.#idle.push(worker);
+  }
+
+  /** Has one ready. */
+  ready(): void {
+    if (this.#idle.length === 0) this.give(this.#made());
+  }
+
+  #made(): Worker {
+    const worker = new Worker(this.file, { resourceLimits: { maxOldGenerationSizeMb: MOST_MB } });
+    const forget = () => {
+      const at = this.#idle.indexOf(worker);
+      if (at >= 0) this.#idle.splice(at, 1);
+    };
+    // One that fails while it waits is taken by nobody.
+    return worker.on('error', forget).on('exit', forget);
+  }
 }
 
 /** Waits for a turn; gives what ends it. */
@@ -45,27 +84,42 @@ function turnIn(queue: PQueue, gone?: AbortSignal): Promise<() => void> {
   });
 }
 
-async function* piecesOf(file: string, job: Job, gone?: AbortSignal): AsyncGenerator<Piece> {
+/** A job in its turn. */
+interface Turn {
+  job: Job;
+  gone: AbortSignal | undefined;
+  /** Ends the turn. */
+  leave: () => void;
+}
+
+async function* piecesOf(bench: Bench, { job, gone, leave }: Turn): AsyncGenerator<Piece> {
   // Gone while it waited for its turn: no event tells that any more.
   gone?.throwIfAborted();
   const waiting = new Int32Array(new SharedArrayBuffer(4));
-  const workerData: JobData = { job, waiting };
-  const worker = new Worker(file, { workerData, resourceLimits: { maxOldGenerationSizeMb: MOST_MB } });
+  const worker = bench.take();
   const said: JobSaid[] = [];
   let failed: Error | null = null;
+  let ended = false;
   let wake = () => {};
   const fail = (error: Error) => {
     failed ??= error;
     wake();
   };
-  const leave = () => fail(new Error('Whoever asked has gone away.'));
-  gone?.addEventListener('abort', leave, { once: true });
-  worker.on('message', (one: JobSaid) => {
+  const hear = (one: JobSaid) => {
     said.push(one);
     wake();
-  });
-  worker.on('error', (error: NodeJS.ErrnoException) => fail(tooMuch(error) ?? error));
-  worker.on('exit', () => fail(new Error('The task ended before it had an answer.')));
+  };
+  const breakDown = (error: NodeJS.ErrnoException) => fail(tooMuch(error) ?? error);
+  const exit = () => fail(new Error('The task ended before it had an answer.'));
+  // Nobody may ask for the next piece any more: the turn ends here, not when somebody does.
+  const goAway = () => {
+    fail(new Error('Whoever asked has gone away.'));
+    if (!ended) void worker.terminate();
+    leave();
+  };
+  gone?.addEventListener('abort', goAway, { once: true });
+  worker.on('message', hear).on('error', breakDown).on('exit', exit);
+  worker.postMessage({ job, waiting } satisfies JobGiven);
   try {
     for (;;) {
       const one = said.shift();
@@ -74,6 +128,7 @@ async function* piecesOf(file: string, job: Job, gone?: AbortSignal): AsyncGener
         await new Promise<void>((resolve) => (wake = resolve));
         continue;
       }
+      ended = 'end' in one || 'fault' in one;
       if ('end' in one) return;
       if ('fault' in one) throw new Error(one.fault);
       Atomics.sub(waiting, 0, 1);
@@ -81,8 +136,13 @@ async function* piecesOf(file: string, job: Job, gone?: AbortSignal): AsyncGener
       yield one;
     }
   } finally {
-    gone?.removeEventListener('abort', leave);
-    void worker.terminate();
+    gone?.removeEventListener('abort', goAway);
+    worker.off('message', hear).off('error', breakDown).off('exit', exit);
+    if (ended && !failed) bench.give(worker);
+    else {
+      void worker.terminate();
+      bench.ready();
+    }
   }
 }
 

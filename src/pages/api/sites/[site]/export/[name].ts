@@ -12,9 +12,12 @@ export const GET = endpoint(async (call) => {
   if (!EXPORTS.includes(name)) {
     throw new HttpError(404, 'unknown-id', `There is no export "${name}". Exports: ${EXPORTS.join(', ')}.`);
   }
-  const at = app.clock().toISOString();
-  const pieces = app.jobs({ do: 'export', folder: app.folder, site: site.id, name, at }, gone);
-  const body = await streamOf(pieces, taskTeller(app, site.id, url.searchParams.get('task')));
+  const written = () => {
+    const at = app.clock().toISOString();
+    const pieces = app.jobs({ do: 'export', folder: app.folder, site: site.id, name, at }, gone);
+    return streamOf(pieces, taskTeller(app, site.id, url.searchParams.get('task')));
+  };
+  const body = call.headOnly ? null : await written();
   const file = `${site.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${name}`;
   return new Response(body, {
     headers: {
