@@ -222,7 +222,7 @@ describe('bad requests', () => {
     const asked = Array.from(
       { length: 4 },
       () =>
-      fetch(`${served.address}/api/sites/marrowick/export/findings.csv/`, { headers: { cookie: client.cookie() }, signal: stop.signal }), // prettier-ignore
+        fetch(`${served.address}/api/sites/marrowick/export/findings.csv/`, { headers: { cookie: client.cookie() }, signal: stop.signal }).then((one) => one.text()), // prettier-ignore
     );
     expect((await client.call('GET', '/api/health/')).status).toBe(200);
     stop.abort();
