@@ -100,11 +100,13 @@ describe('the event hub', () => {
     const reader = hub.open(['s']).getReader();
     await reader.read();
     const change = { table: 'cable' as const, id: 'k', after: null };
+    const other = { ...change, id: 'k2' };
     hub.news({ site: 's', after: 0, seq: 1, head: 'a', changes: [change] });
-    hub.news({ site: 's', after: 1, seq: 2, head: 'b', changes: [change] });
+    // A record that changed twice is told as it is now.
+    hub.news({ site: 's', after: 1, seq: 2, head: 'b', changes: [other, change] });
     hub.news({ site: 't', after: 0, seq: 1, head: 'x', changes: [] });
     const told = async () => JSON.parse(new TextDecoder().decode((await reader.read()).value).split('data: ')[1]!) as object; // prettier-ignore
-    expect(await told()).toEqual({ site: 's', after: 0, seq: 2, head: 'b', changes: [change, change] });
+    expect(await told()).toEqual({ site: 's', after: 0, seq: 2, head: 'b', changes: [change, other] });
     hub.news({ site: 's', after: 2, seq: 3, head: 'c', changes: [change] });
     hub.news({ site: 's', after: 4, seq: 5, head: 'e', changes: [change] });
     expect(await told()).toMatchObject({ after: 2, seq: 5, changes: 'refetch' });
