@@ -18,7 +18,7 @@ import { transitCables } from './transits';
 import { addWork } from './work';
 
 /** The invented people of the demo. */
-export const PEOPLE = ['A. Vell', 'M. Okonjo', 'R. Tarn'] as const;
+const PEOPLE = ['A. Vell', 'M. Okonjo', 'R. Tarn'] as const;
 /** The demo's sites, the one that is for trying offered last. */
 export const SITES: readonly SiteSpec[] = [MARROWICK, OXGATE, PROVING_GROUND];
 

@@ -53,7 +53,7 @@ export interface EntrySpec {
 }
 
 /** Differences from a sound entry of its kind and size. */
-export interface Twist {
+interface Twist {
   cable?: Partial<DossierFields['cable']>;
   entry?: Partial<DossierFields['entry']>;
   /** True values at the places, mm or Ω. */
@@ -141,7 +141,7 @@ export interface TransitSpec {
 }
 
 /** How one end was sealed when the cables were laid. */
-export interface SealedEnd {
+interface SealedEnd {
   /** Insulation of its worst pair before sealing, MΩ; that of the new cable when left out. */
   beforeMegohm?: number;
   /** Minutes between the first reading and the compound. */

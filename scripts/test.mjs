@@ -52,6 +52,7 @@ function suite(project) {
 whole('Types', bin('tsc'), ['--noEmit']);
 whole('Linter', bin('eslint'), ['.', '--max-warnings', '0']);
 whole('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+whole('Nothing unused', bin('knip'), ['--no-progress']);
 suite('unit');
 suite('mutants');
 suite('server');

@@ -46,7 +46,7 @@ export interface Label {
 }
 
 /** Where a leader line leaves a part for its fit strip. */
-export interface Anchor {
+interface Anchor {
   place: string;
   at: Point;
 }

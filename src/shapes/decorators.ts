@@ -34,7 +34,7 @@ const missing = (value: unknown): string | null =>
   value === undefined ? 'is required' : value === null ? 'may not be null' : null;
 
 /** Why a value is no number within its bounds; null when it is one. */
-export function numberFault(value: unknown, bounds: NumberBounds): string | null {
+function numberFault(value: unknown, bounds: NumberBounds): string | null {
   const gone = missing(value);
   if (gone) return gone;
   if (typeof value !== 'number' || !Number.isFinite(value)) return 'must be a number';

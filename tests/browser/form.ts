@@ -26,7 +26,7 @@ export async function fill(page: Page, path: string, text: string): Promise<void
 }
 
 /** Adds a line to a list of a record's form, or opens a group that is not recorded. */
-export async function open(page: Page, path: string): Promise<void> {
+async function open(page: Page, path: string): Promise<void> {
   await page.waitForSelector(at(path));
   await page.evaluate((selector) => {
     const root = document.querySelector<HTMLElement>(selector)!;

@@ -1,7 +1,7 @@
 import { createServer, request, type IncomingMessage, type ServerResponse } from 'node:http';
 
 /** What the line does to requests of the API: lets them through, drops them, breaks answers off, or fails on some. */
-export type Line =
+type Line =
   | { is: 'open' }
   | { is: 'away' }
   /** Answers end after so many bytes. */

@@ -20,7 +20,7 @@ const READ: Record<string, string[]> = {
 };
 
 /** Words of the step in hand. */
-export const currentStep = (page: Page): Promise<string> =>
+const currentStep = (page: Page): Promise<string> =>
   page.$eval('.step.open h2', (e) => e.textContent!.replace(/^\d+\s*/, ''));
 
 /** Reads every place of the step in hand and gives the first answer of every look. */

@@ -28,7 +28,7 @@ export interface Records {
 
 /** A record whose fields may be overwritten with anything, as a careless file would. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
-export type Loose<R> = { -readonly [K in keyof R]: any };
+type Loose<R> = { -readonly [K in keyof R]: any };
 
 /** Fresh copies of the records that a test's change makes. */
 export function copyOf(change: Change): Records {

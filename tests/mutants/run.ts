@@ -14,7 +14,7 @@ import { again, copyOf, printOf, sliceOf, type Records } from './records';
 import { recording } from './recorder';
 
 /** When everything is judged. */
-export const AT = '2026-03-04T10:00:00.000Z';
+const AT = '2026-03-04T10:00:00.000Z';
 
 /** One changed entry and what the rule book says of it. */
 export interface Mutant extends Pick<Mutation, 'field' | 'change' | 'reason'> {

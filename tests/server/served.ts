@@ -12,7 +12,7 @@ export interface Client {
 }
 
 /** An answer with its body read. */
-export interface Answer {
+interface Answer {
   status: number;
   headers: Headers;
   bytes: Buffer;

@@ -28,7 +28,7 @@ import type {
 } from '../record/types';
 
 /** The fields that people fill in: a record without what the reducer keeps. */
-export type Fields<R extends Base> = Omit<R, 'site' | 'rev' | 'stamps'>;
+type Fields<R extends Base> = Omit<R, 'site' | 'rev' | 'stamps'>;
 
 /** Records of the dossier, which people add, edit and remove. */
 export interface DossierFields {

@@ -92,7 +92,7 @@ const authorOf = (draft: Draft, [, command]: Stamp): string | null =>
 const isLater = (a: Stamp, b: Stamp): boolean => a[0] > b[0] || (a[0] === b[0] && a[1] > b[1]);
 
 /** Whether two JSON values say the same, whatever the order of their fields. */
-export function isSame(a: unknown, b: unknown): boolean {
+function isSame(a: unknown, b: unknown): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a) !== Array.isArray(b)) return false;

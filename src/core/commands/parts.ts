@@ -1,7 +1,7 @@
 import type { AssemblySheet, Id, PackedBlock, PackedOpening } from '../record/types';
 
 /** A field taken apart: what stands under each name is merged by itself. */
-export type Parts = Map<string, unknown>;
+type Parts = Map<string, unknown>;
 
 /** How one field is taken apart and put together again. */
 interface Divider {

@@ -11,7 +11,7 @@ const WAY_RANK: Record<Connection['how'], number> = { direct: 0, locknut: 1, ada
  * that less speaks against; then the gland without a barrier that nobody asks
  * for; then the one without an adaptor; then the one that the cable sits more in the middle of.
  */
-export function compareCandidates(a: Candidate, b: Candidate): number {
+function compareCandidates(a: Candidate, b: Candidate): number {
   return (
     VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] ||
     a.fails - b.fails ||

@@ -15,7 +15,7 @@ export interface Breathing {
 /** Pressures between which the fall is timed, kPa, and the least time it may take, s. */
 export const START_KPA = 0.3;
 export const END_KPA = 0.15;
-export const LEAST_S = 5;
+const LEAST_S = 5;
 /** A rise between readings, kPa, or a drift of the vessel, K, above which the test says nothing. */
 const RISE_KPA = 0.003;
 const DRIFT_K = 0.02;

@@ -10,18 +10,18 @@ const TAPER_ABOVE_MM = 0.4;
 /** Pitch gauge and reading together (mm). */
 const PITCH_TOLERANCE_MM = 0.06;
 /** How near two nominal diameters are for the threads to seem to screw together (mm). */
-export const NEAR_MAJOR_MM = 1.5;
+const NEAR_MAJOR_MM = 1.5;
 /** How near two declared pitches are for the same (mm). */
-export const NEAR_PITCH_MM = 0.35;
+const NEAR_PITCH_MM = 0.35;
 
-export interface ThreadCandidate {
+interface ThreadCandidate {
   designation: string;
   series: ThreadSeries;
   /** 0 is a perfect match. */
   score: number;
 }
 
-export interface NearMiss {
+interface NearMiss {
   designation: string;
   /** Measured − nominal, mm. */
   majorDifferenceMm: number;

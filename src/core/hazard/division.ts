@@ -4,7 +4,7 @@ import type { Level } from './level';
 /** Classes, divisions and groups (NFPA 70, articles 500 and 501, as commonly applied). */
 export const DIVISION_CLASSES = ['I', 'II'] as const;
 export const DIVISION_GROUPS = ['A', 'B', 'C', 'D', 'E', 'F', 'G'] as const;
-export type DivisionGroup = (typeof DIVISION_GROUPS)[number];
+type DivisionGroup = (typeof DIVISION_GROUPS)[number];
 
 /** How an area of a division site is classified. */
 export interface AreaDivision {

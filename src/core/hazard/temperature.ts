@@ -3,9 +3,9 @@ export const TEMPERATURE_CLASSES = { T1: 450, T2: 300, T3: 200, T4: 135, T5: 100
 export type TemperatureClass = keyof typeof TEMPERATURE_CLASSES;
 
 /** Entry temperature up to which nothing is marked, °C (IEC 60079-14:2013, 9.3): a bound, not a reading. */
-export const UNMARKED_ENTRY_C = 70;
+const UNMARKED_ENTRY_C = 70;
 /** Branching point temperature up to which nothing is marked, °C (the same clause). */
-export const UNMARKED_BRANCH_C = 80;
+const UNMARKED_BRANCH_C = 80;
 /** Service range of a certified gland without a mark, °C (IEC 60079-0, cable glands). */
 export const UNMARKED_GLAND_C: readonly [number, number] = [-20, 80];
 /** Ambient range of other certified equipment without a mark, °C (IEC 60079-0, ambient temperature). */

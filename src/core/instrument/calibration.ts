@@ -1,7 +1,7 @@
 import type { Calibration, InstrumentFields, ReadingFault } from './instrument';
 
 /** A device's clock may be so far ahead of the judgement, ms. */
-export const CLOCK_SLACK_MS = 120_000;
+const CLOCK_SLACK_MS = 120_000;
 
 /** Whether a time lies after another by more than clocks may differ; false where one of them is not known. */
 export function isLater(time: string, than: string): boolean {
@@ -16,7 +16,7 @@ const DAY_LENGTH = 10;
  * Why no calibration speaks for a reading at a time, by the instrument's record as it stands now: days are
  * counted in UTC, the last day of a calibration still counts.
  */
-export function calibrationFault(instrument: InstrumentFields, at: string): ReadingFault | null {
+function calibrationFault(instrument: InstrumentFields, at: string): ReadingFault | null {
   const day = at.slice(0, 10);
   if (day > instrument.calibratedUntil.slice(0, 10)) return 'past-calibration';
   // A copy inside a sealed record of an earlier day has no history.
@@ -67,7 +67,7 @@ export function readingFault(
 }
 
 /** Places from which a pooled repeatability is known (handbook of the plant: at least ten). */
-export const POOLED_FROM_PLACES = 10;
+const POOLED_FROM_PLACES = 10;
 
 /** Repeatability of one reading on a kind of sheath; null when it is not known, or pooled from too few places. */
 export function repeatabilityOn(

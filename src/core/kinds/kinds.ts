@@ -8,7 +8,7 @@ import type { Place } from './places';
 import type { Part, Step } from './steps';
 import { SCHOOLS, type AssemblySheet, type JointId, type School } from '../record/types';
 
-export type { LookAnswer, LookQuestion } from './look';
+export type { LookQuestion } from './look';
 export type { Place } from './places';
 export type { Part, Step } from './steps';
 

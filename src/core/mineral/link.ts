@@ -25,7 +25,7 @@ export interface LinkLengths {
 }
 
 /** Length of a bend on its centreline, mm. */
-export const bendMm = ({ angleDeg, radiusMm }: Bend): number => (Math.PI * angleDeg * radiusMm) / 180;
+const bendMm = ({ angleDeg, radiusMm }: Bend): number => (Math.PI * angleDeg * radiusMm) / 180;
 
 /** Least radius of a bend, in diameters of the sheath; a tighter one is a finding. */
 export const LEAST_BEND = 6;

@@ -1,7 +1,7 @@
 import type { Hazard, Severity } from '../defects/severity';
 
 /** How a check can end. */
-export const OUTCOMES = ['conforms', 'marginal', 'fails', 'unread', 'not-applicable'] as const;
+const OUTCOMES = ['conforms', 'marginal', 'fails', 'unread', 'not-applicable'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
 /** State of an entry, worst first: any failure, any unread, any marginal, else sound. */

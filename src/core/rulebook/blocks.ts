@@ -12,7 +12,7 @@ import type { OpeningState } from './transit-records';
 export const ofBlocks = ({ transit }: Kind): boolean => transit === 'blocks' || transit === 'bonded';
 
 /** A rule over every side of every block that holds a cable; a hole that nobody packed leaves it open. */
-export function overSides(
+function overSides(
   context: Context,
   judge: (side: SideState, facts: Facts, state: BlockState) => Aspect | null,
   sound: string,
@@ -49,7 +49,7 @@ export const where = (opening: string, { row, column, index }: BlockState): Fact
   index: index + 1,
 });
 
-export const ofCable = (opening: string, state: BlockState): Facts => ({
+const ofCable = (opening: string, state: BlockState): Facts => ({
   ...where(opening, state),
   cable: state.cable?.tag ?? state.block.cable,
 });
@@ -120,7 +120,7 @@ export const faulted = (
 export const uncounted = (context: Context, side: SideState, facts: Facts, key: string): Aspect | null =>
   side.layers === null && !outOfSight(context) ? unread(`${key}.unread`, facts, 'settle.layers') : null;
 
-export function numbers({ certificate }: Context, { cable, layers, found, right }: SideState): Facts {
+function numbers({ certificate }: Context, { cable, layers, found, right }: SideState): Facts {
   const { gapMm, maxLayerDifference } = certificate!.sheet.transit!;
   return {
     meanMm: cable?.meanMm ?? 0,

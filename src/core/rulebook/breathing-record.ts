@@ -2,7 +2,7 @@ import { below } from '../quantity/compare';
 import type { Cable } from '../record/types';
 
 /** Time in which the pressure may not halve in a breathing test, s (IEC 60079-14:2013, Annex E). */
-export const BREATHING_LEAST_S = 5;
+const BREATHING_LEAST_S = 5;
 
 /** What the record of a breathing test says; a test marked passed against its own figure contradicts itself. */
 export function breathingOf({

@@ -5,7 +5,7 @@ import type { Context } from './dossier';
 import type { Aspect, Facts, Outcome } from '../record/finding';
 
 /** Where a check has its basis, per shipped set of references: document and clause, in our own words. */
-export interface Basis {
+interface Basis {
   'iec-2013': string;
   /** Where the set of the older barrier figure differs. */
   'iec-2013-barrier-2007'?: string;

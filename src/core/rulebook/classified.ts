@@ -25,7 +25,7 @@ export type Classified =
   | { is: 'contradictory'; why: ContradictoryArea }
   | ({ is: 'classified'; hazards: readonly AreaHazard[] } & AreaHazard);
 
-export type ContradictoryArea = 'dust-group' | 'division' | 'beside';
+type ContradictoryArea = 'dust-group' | 'division' | 'beside';
 
 const known = new WeakMap<Area, Partial<Record<Site['scheme'], Classified>>>();
 
@@ -90,7 +90,7 @@ const STRICT: readonly Level[] = ['Ga', 'Da', 'Gb', 'Db', 'Gc', 'Dc'];
  * The level that severity counts with: the strictest that the area asks for. What nobody wrote down counts as
  * the strictest, a confirmed unclassified area as the middle one, which adds nothing.
  */
-export function levelAsked(site: Pick<Site, 'scheme'>, area: Area): Level {
+function levelAsked(site: Pick<Site, 'scheme'>, area: Area): Level {
   const found = classified(site, area);
   if (found.is === 'unclassified') return 'Gb';
   if (found.is === 'contradictory' && site.scheme === 'divisions' && typeof area.division === 'object') {

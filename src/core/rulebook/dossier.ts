@@ -80,7 +80,7 @@ export interface Dossier {
 export type { ReadingGroup };
 
 /** An end of a cable: enclosure, entry and area. */
-export interface CableEnd {
+interface CableEnd {
   label: string;
   tag: string;
   area: Id;

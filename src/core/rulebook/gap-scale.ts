@@ -26,7 +26,7 @@ export function gapFor(sheet: BackNutSheet, cableMm: number): BackNut {
 }
 
 /** The scale of a sheet at one diameter; null where the cable has no place on it. */
-export function scaleAt(sheet: BackNutSheet, { meanMm, expandedUncertaintyMm }: Diameter): GapScale | null {
+function scaleAt(sheet: BackNutSheet, { meanMm, expandedUncertaintyMm }: Diameter): GapScale | null {
   try {
     const nut = gapFor(sheet, meanMm);
     const fromCable = nut.gapPerMmCable * expandedUncertaintyMm;

@@ -54,7 +54,7 @@ export function judgeFit(context: Context, task: FitTask): Aspect {
 }
 
 /** A group of diameters as it is weighed against others of its place, mm. */
-export function weighDiameter(context: Context, group: ReadingGroup, soft: boolean): Weighed {
+function weighDiameter(context: Context, group: ReadingGroup, soft: boolean): Weighed {
   const { minMm, maxMm, expandedUncertaintyMm: u, decisive } = diameterOf(context, group, soft);
   return { low: minMm - u, high: maxMm + u, decisive: decisive && !group.fault };
 }
@@ -64,7 +64,7 @@ export const countedDiameters = (context: Context, place: string, soft: boolean)
   countedGroups(groupsOf(context, place), (group) => weighDiameter(context, group, soft));
 
 /** Readings of one place that do not meet each other: measured again, one of them is struck out. */
-export function disagree(
+function disagree(
   part: string,
   groups: readonly ReadingGroup[],
   of: (group: ReadingGroup) => Pick<Diameter, 'meanMm' | 'expandedUncertaintyMm'>,
@@ -152,4 +152,4 @@ function judgeHiddenOvality(context: Context, facts: Facts, allowedPct: number):
 }
 
 /** The look that a tape asks for. */
-export const FLATS_LOOK = 'flats';
+const FLATS_LOOK = 'flats';

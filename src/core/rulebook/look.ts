@@ -8,7 +8,7 @@ import type { Aspect } from '../record/finding';
 import { passedOver } from './passed-over';
 
 /** The question of a look: of the kind, or the tick of a special condition of the certificate. */
-export function questionOf({ entry, certificate }: Context, look: string): LookQuestion | null {
+function questionOf({ entry, certificate }: Context, look: string): LookQuestion | null {
   const own = lookOf(entry.kind, look);
   if (own) return own;
   const number = conditionNumber(look);

@@ -26,7 +26,7 @@ export interface OpeningState {
 }
 
 /** A packing that cannot be: one cable in two places, a plug with cables. */
-export interface PackingFault {
+interface PackingFault {
   is: 'twice' | 'plug-and-cables';
   opening: string;
   /** Tag of the cable, or its id; empty for a plug. */

@@ -2,8 +2,8 @@ import { Pen } from '../section/pen';
 import { circle, rectangle, type Drawing, type Material, type Point } from '../shapes';
 
 /** Width and height of a picture, mm on its paper. */
-export const WIDTH = 60;
-export const HEIGHT = 40;
+const WIDTH = 60;
+const HEIGHT = 40;
 
 /** A small picture of something right or wrong; not to scale. */
 export class Stage extends Pen {

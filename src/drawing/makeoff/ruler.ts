@@ -4,7 +4,7 @@ import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
 
 /** Bar by which a print is checked, mm. */
-export const BAR_MM = 50;
+const BAR_MM = 50;
 /** Height of the drawn cable and of what stands round it, mm. */
 const CABLE_MM = 8;
 /** Cable that is drawn beyond the last mark, mm. */

@@ -157,7 +157,7 @@ function acceptTogether(taker: Taker, given: readonly Given[]): CommandAnswer[] 
 }
 
 /** A disk that is full or busy says nothing about the command: it is sent again. */
-export const isStorage = (error: unknown): boolean =>
+const isStorage = (error: unknown): boolean =>
   /^SQLITE_(FULL|IOERR|BUSY|READONLY|CORRUPT|CANTOPEN|NOMEM)/.test((error as { code?: string }).code ?? '');
 
 /** One that the server fails on stands aside with a word, and holds up nothing else. */

@@ -15,7 +15,7 @@ export const IMPORT_KINDS = ['cables', 'certificate', 'sizes'] as const;
 export type ImportKind = (typeof IMPORT_KINDS)[number];
 
 /** Columns of a cable schedule; those with a star may be left out. */
-export const CABLE_COLUMNS = [
+const CABLE_COLUMNS = [
   'tag', 'from', 'to', 'length_m', 'cores', 'core_area_mm2', 'core_diameter', 'shape', 'cold_flow', 'inner',
   'armour', 'armour_size', 'armour_material', 'armour_area_mm2', 'sheath', 'outer', 'tolerance', 'max_c',
   'filling',

@@ -8,7 +8,7 @@ import type { SiteStore } from '../../store/site-store';
 import { schemaFaults, type FileFault } from './schema';
 
 /** The open format of one site, `docs/schemas/site.schema.json`. */
-export const SITE_FORMAT = 'yendral-site-1' as const;
+const SITE_FORMAT = 'yendral-site-1' as const;
 
 /** Tables of a site file, in its order. */
 export const LISTS = FILE_TABLES as readonly FileTable[];

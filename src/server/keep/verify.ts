@@ -131,7 +131,7 @@ function departureWords({ table, id, seq }: NonNullable<ReturnType<typeof firstD
 }
 
 /** What a break in a chain means. */
-export const brokenWords = ({ seq, what }: BrokenLine): string =>
+const brokenWords = ({ seq, what }: BrokenLine): string =>
   what === 'missing'
     ? `line ${seq} of the journal is missing.`
     : what === 'link'

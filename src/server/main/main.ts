@@ -85,7 +85,7 @@ async function lookThrough({ jobs, folder }: App): Promise<void> {
  *
  * @throws Error that says what it means and how to ask for it
  */
-export function needOpen(host: string, words: readonly string[]): void {
+function needOpen(host: string, words: readonly string[]): void {
   if (isOwnMachine(host)) return;
   const means = 'Whoever reaches this address can sign in under any name: names are no passwords.';
   if (!words.includes('--open'))

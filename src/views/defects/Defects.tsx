@@ -12,7 +12,7 @@ import { DefectDetail } from './DefectDetail';
 import './defects.css';
 
 /** A defect with the words of where it is. */
-export interface LedgerLine {
+interface LedgerLine {
   defect: Defect;
   where: string;
   overdue: boolean;

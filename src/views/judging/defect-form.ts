@@ -9,7 +9,7 @@ import { device } from '../hand/hand';
 import { tryGive } from '../hand/give';
 
 /** What can be typed of a defect. */
-export interface DefectDraft {
+interface DefectDraft {
   owner: string;
   action: string;
   due: string;

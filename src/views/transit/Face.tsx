@@ -178,7 +178,7 @@ function OpeningFace({
 }
 
 /** How a block was found, as the one status mark. */
-export function glyphOf({ block, sides }: BlockState, failed = false): GlyphState {
+function glyphOf({ block, sides }: BlockState, failed = false): GlyphState {
   if (failed) return 'large';
   if (block.cable === null) return block.core === null ? 'unread' : block.core ? 'na' : 'large';
   if (sides.some(({ faults }) => faults.length > 0)) return 'large';

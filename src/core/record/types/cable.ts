@@ -43,7 +43,7 @@ export interface Cable extends KeepsTyped {
 }
 
 /** Armour as it was found or as the sheet says. */
-export interface Armour {
+interface Armour {
   type: ArmourType;
   /** Wire diameter or thickness, mm; null: not recorded. */
   sizeMm: number | null;

@@ -154,7 +154,7 @@ export interface AssemblySheet {
 }
 
 /** One line of a sheet's chart. */
-export interface ChartRow {
+interface ChartRow {
   cores: number;
   areaMm2: number;
   size: string;

@@ -1,13 +1,7 @@
 import type { InstrumentFields } from '../../instrument/instrument';
 import type { Base, Id } from './base';
 
-export {
-  INSTRUMENT_KINDS,
-  UNITS,
-  type Calibration,
-  type InstrumentKind,
-  type Unit,
-} from '../../instrument/instrument';
+export { INSTRUMENT_KINDS, UNITS, type InstrumentKind, type Unit } from '../../instrument/instrument';
 
 /**
  * An instrument as a site has it: a version, as it stood when the installation lent it. A recalibration is lent as a new

@@ -35,11 +35,11 @@ export interface Site extends Base {
   lastSeal: string | null;
 }
 
-export type AreaScheme = 'zones' | 'divisions';
+type AreaScheme = 'zones' | 'divisions';
 
 /** What a place is exposed to: decides on shrouds and boots. */
 export const WEATHERS = ['indoors', 'weather', 'deluge'] as const;
-export type Weather = (typeof WEATHERS)[number];
+type Weather = (typeof WEATHERS)[number];
 
 export interface Area extends Base {
   name: string;
@@ -171,7 +171,7 @@ export interface Entry extends KeepsTyped {
 }
 
 /** Thread or hole in the wall. */
-export interface Hole {
+interface Hole {
   form: 'threaded' | 'clearance' | null;
   thread: string | null;
   diameterMm: number | null;
@@ -180,7 +180,7 @@ export interface Hole {
 }
 
 /** One compartment of an enclosure with several kinds of protection. */
-export interface Compartment {
+interface Compartment {
   concept: string;
   /** Free volume; null: not recorded. */
   volumeCm3: number | null;
@@ -190,7 +190,7 @@ export interface Compartment {
 
 /** Means of 502.15 that stop dust in a raceway. */
 export const RACEWAY_MEANS = ['seal', 'horizontal', 'downward', 'equivalent', 'putty', 'none'] as const;
-export type RacewayMeans = (typeof RACEWAY_MEANS)[number];
+type RacewayMeans = (typeof RACEWAY_MEANS)[number];
 
 /** A thread adaptor or reducer between gland and wall. */
 export interface Adaptor {

@@ -93,7 +93,7 @@ export interface PackedOpening {
   packedAt: string | null;
 }
 
-export interface PackedRow {
+interface PackedRow {
   heightMm: number;
   /** Whether its stay plate is in; null: not looked at. */
   plate: boolean | null;

@@ -106,7 +106,7 @@ function said(path: readonly { question: BarrierQuestion; answer: boolean }[]): 
 }
 
 /** A question of the barrier path in a few words. */
-export const QUESTION: Record<BarrierQuestion, string> = {
+const QUESTION: Record<BarrierQuestion, string> = {
   'certificate-demands': 'certificate asks for one',
   'mineral-insulated': 'mineral insulated',
   'sealing-device': 'sealing device at the entry',

@@ -3,7 +3,7 @@ import { patternsOf, type Pattern } from './patterns';
 import type { LockedRow, Opening, PackCable, PackJob, PackReason } from './types';
 
 /** Cables that the same block sizes take. */
-export interface CableType {
+interface CableType {
   /** Indices of the block sizes. */
   sizes: number[];
   cables: PackCable[];

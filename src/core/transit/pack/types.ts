@@ -23,7 +23,7 @@ export interface PackCable {
 }
 
 /** Blocks of one width one above the other; null is a blank. */
-export interface Column {
+interface Column {
   widthMm: number;
   blocks: (string | null)[];
 }

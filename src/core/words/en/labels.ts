@@ -1,6 +1,6 @@
 import type { DefectState, Grade, ReadingFault } from '../../record/types';
 import type { Severity } from '../../defects/severity';
-import type { EntryState, Outcome } from '../../record/finding';
+import type { EntryState } from '../../record/finding';
 
 /** Kinds of instruments as they are called on site. */
 export const INSTRUMENT_WORDS: Record<string, string> = {
@@ -24,15 +24,6 @@ export const UNIT_TITLES: Record<string, string> = {
   Nm: 'N·m',
   degC: '°C',
   megohm: 'MΩ',
-};
-
-/** Outcomes as they are said. */
-export const OUTCOME_WORDS: Record<Outcome, string> = {
-  conforms: 'Sound',
-  marginal: 'Close call',
-  fails: 'Failed',
-  unread: 'Not read',
-  'not-applicable': 'Does not apply',
 };
 
 /** States of an entry as they are said. */

@@ -8,7 +8,7 @@ import { dossierOf, type Dossier } from '../../rulebook/dossier';
 import { statement } from './findings';
 
 /** Language of these words. */
-export const LANGUAGE = 'en';
+const LANGUAGE = 'en';
 
 /**
  * A command with its findings in the words that they are shown in: what is sealed or raised keeps them, whatever the

@@ -27,7 +27,7 @@ const NOUNS: Record<TableName, [one: string, many: string]> = {
 };
 
 /** "1 entry", "3 readings". */
-export const counted = (table: TableName, n: number): string => `${n} ${NOUNS[table][n === 1 ? 0 : 1]}`;
+const counted = (table: TableName, n: number): string => `${n} ${NOUNS[table][n === 1 ? 0 : 1]}`;
 
 /** "3 readings, 1 round", "the site". */
 export const countedAll = (users: readonly Users[]): string =>

@@ -13,7 +13,7 @@ export const near = (f: Facts) => `${lower(s(f, 'by'))} ${s(f, 'gland')}, ${s(f,
 export const bond = (f: Facts) => `Bond ${ohm(n(f, 'ohm'))} ± ${ohm(n(f, 'uncertaintyOhm'))}`;
 export const degrees = (value: number) => `${value < 0 ? '−' : ''}${Math.round(Math.abs(value) * 10) / 10}`;
 export const signed = (value: number) => `${value < 0 ? '−' : '+'}${mm(Math.abs(value))}`;
-export const FROM: Record<string, string> = {
+const FROM: Record<string, string> = {
   measured: 'measured at full load and carried to the highest ambient',
   marked: 'marked on the enclosure',
   unmarked: 'the bound, nothing is marked',
@@ -28,7 +28,7 @@ export const SEAL_WORDS: Record<string, string> = {
   'every-termination': 'at every termination',
   explosionproof: 'the enclosure has to be explosionproof',
 };
-export const GAP_WORDS: Record<string, string> = {
+const GAP_WORDS: Record<string, string> = {
   demands: 'whether the enclosure’s certificate asks for a barrier',
   shape: 'whether the cable is round',
   'gland-demands': 'whether the gland’s certificate asks for a barrier',
@@ -45,7 +45,7 @@ export const gaps = (f: Facts) =>
     .split(', ')
     .map((word) => GAP_WORDS[word] ?? word)
     .join(', ');
-export const DECIMALS: Record<string, number> = { mm: 2, turns: 2, 'N·m': 1 };
+const DECIMALS: Record<string, number> = { mm: 2, turns: 2, 'N·m': 1 };
 export const amount = (value: number, unit: string) => `${figure(value, DECIMALS[unit] ?? 2)} ${unit}`;
 export const read = (f: Facts) =>
   `${figure(n(f, 'value'), DECIMALS[s(f, 'unit')])} ± ${amount(n(f, 'uncertainty'), s(f, 'unit'))}`;
