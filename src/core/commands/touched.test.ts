@@ -1,35 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../rulebook/assess';
-import { recordsWith } from '../rulebook/sound-entry.test.data';
 import { apply } from './apply';
 import type { AnyCommand } from './commands';
-import { MemorySlice, type Written } from '../record/slice';
-import type { Entry } from '../record/types';
+import type { MemorySlice } from '../record/slice';
+import { plant } from './plant.test.data';
 import { touchedEntries } from './touched';
 
 const AT = '2026-03-04T10:00:00.000Z';
 const TIME = '2026-03-04T09:50:00.000Z';
-
-/** A box with two sister entries, another box with two ends of one cable, and a transit beside them. */
-function plant(): MemorySlice {
-  const slice = recordsWith();
-  const own = slice.get('entry', 'e')!;
-  const sister = (id: string, set: Partial<Entry>): Written => ({ table: 'entry', id, after: { ...own, id, label: id.toUpperCase(), ...set } }); // prettier-ignore
-  const transit = recordsWith({ kind: 'transit-block' });
-  slice.write([
-    { table: 'enclosure', id: 'b2', after: { ...slice.get('enclosure', 'b')!, id: 'b2', tag: 'JB-2' } },
-    { table: 'area', id: 'a2', after: { ...slice.get('area', 'a')!, id: 'a2', name: 'Yard' } },
-    { table: 'cable', id: 'k2', after: { ...slice.get('cable', 'k')!, id: 'k2', tag: 'P-2' } },
-    { table: 'certificate', id: 'q2', after: { ...transit.get('certificate', 'q')!, id: 'q2' } },
-    sister('f', { cable: 'k2' }),
-    sister('g', { enclosure: 'b2' }),
-    sister('h', { enclosure: 'b2', cable: null }),
-    sister('t', { enclosure: 'b2', kind: 'transit-block', cable: null, certificate: 'q2', frame: { ...transit.get('entry', 'e')!.frame!, otherArea: 'a2' } }),
-    { table: 'packing', id: 't', after: { ...transit.get('packing', 'e')!, id: 't', entry: 't' } },
-    { table: 'round', id: 'r', after: { ...slice.get('round', 'r')!, entries: ['e', 'f', 'g', 'h', 't'] } },
-  ]); // prettier-ignore
-  return slice;
-}
 
 const look = (entry: string, id: string, answer: string) => ({ id: `n-${entry}-${id}`, entry, round: 'r', look: id, answer, photo: null, note: '' }); // prettier-ignore
 const COMMANDS: [kind: string, payload: object][] = [
