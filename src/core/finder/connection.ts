@@ -2,7 +2,7 @@ import { threadOf, type Thread } from '../gland/thread-table';
 import { isNearMiss } from '../gland/threads';
 import { atMost } from '../quantity/compare';
 import type { Enclosure, Entry } from '../record/types';
-import { isFlameproof } from '../rulebook/compartment';
+import { isFlameproof } from '../kinds/compartment';
 import { CLEARANCE_MM } from '../rulebook/limits';
 
 /** How a gland gets into a hole. */

@@ -6,7 +6,7 @@ import * as steps from './steps';
 import type { LookQuestion } from './look';
 import type { Place } from './places';
 import type { Part, Step } from './steps';
-import { SCHOOLS, type AssemblySheet, type JointId, type School } from '../record/types';
+import { JOINTS, SCHOOLS, type AssemblySheet, type JointId, type School } from '../record/types';
 
 export type { LookQuestion } from './look';
 export type { Place } from './places';
@@ -340,6 +340,21 @@ for (const kind of Object.values(KINDS)) {
 
 /** The place of a kind, or null. */
 export const placeOf = (kind: KindId, place: string): Place | null => PLACES.get(kind)!.get(place) ?? null;
+
+/** Every place by its id, the first of those that share one. */
+const ROWS = new Map<string, Place>();
+for (const row of Object.values(places)) {
+  if (typeof row === 'object' && 'how' in row && !ROWS.has(row.id)) ROWS.set(row.id, row);
+}
+for (const joint of JOINTS)
+  for (const school of SCHOOLS) {
+    const row = places.jointPlace(joint, school);
+    if (row) ROWS.set(row.id, row);
+  }
+
+/** What is known of a place: as the kind has it, else as any has; null for an id that no place has. */
+export const placeRow = (kind: KindId, place: string): Place | null =>
+  placeOf(kind, place) ?? ROWS.get(place) ?? null;
 
 /** The look of a kind, or null; special conditions belong to certificates and are not found here. */
 export const lookOf = (kind: KindId, look: string): LookQuestion | null => LOOKS.get(kind)!.get(look) ?? null;

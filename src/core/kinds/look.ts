@@ -1,4 +1,5 @@
 import type { Grade } from '../record/types';
+import type { Situation } from './situation';
 
 /** A question that is answered by looking. */
 export interface LookQuestion {
@@ -8,6 +9,8 @@ export interface LookQuestion {
   grade: Grade;
   /** Answers, the good ones first. */
   answers: readonly LookAnswer[];
+  /** Whether it is asked of an entry; left out: always. */
+  asked?(of: Situation): boolean;
 }
 
 export interface LookAnswer {
@@ -25,3 +28,9 @@ export const look = (
   question: string,
   ...answers: LookAnswer[]
 ): LookQuestion => ({ id, title, question, grade, answers });
+
+/** A look that is asked only where there is something to look at. */
+export const where = (question: LookQuestion, asked: NonNullable<LookQuestion['asked']>): LookQuestion => ({
+  ...question,
+  asked,
+});

@@ -1,4 +1,13 @@
-import { bad, good, look } from './look';
+import { bad, good, look, where } from './look';
+import { INNER, OUTER, THREAD_MAJOR } from './places';
+import { coreCount, type Situation } from './situation';
+
+/** Whether a tape was wrapped round a sheath, and nothing else says whether it is round. */
+const wrapped = ({ groups }: Situation): boolean =>
+  [OUTER, INNER].some(({ id }) => {
+    const own = groups.get(id) ?? [];
+    return own.length > 0 && own.every(({ method }) => method === 'tape');
+  });
 
 export const MARKING = look(
   'marking',
@@ -10,16 +19,19 @@ export const MARKING = look(
   bad('unreadable', 'Cannot be read'),
 );
 /** Asked once per enclosure, at the first of its entries in the round. */
-export const UNUSED = look(
-  'unused-entries',
-  'Unused entries',
-  'visual',
-  'Is every entry that no cable uses closed with a plug that comes out only with a tool, and none left open?',
-  good('yes', 'All closed as recorded'),
-  good('none', 'There are none'),
-  bad('open', 'One is open'),
-  bad('transport', 'A transport plug is in one'),
-  bad('adaptor', 'A plug sits in an adaptor'),
+export const UNUSED = where(
+  look(
+    'unused-entries',
+    'Unused entries',
+    'visual',
+    'Is every entry that no cable uses closed with a plug that comes out only with a tool, and none left open?',
+    good('yes', 'All closed as recorded'),
+    good('none', 'There are none'),
+    bad('open', 'One is open'),
+    bad('transport', 'A transport plug is in one'),
+    bad('adaptor', 'A plug sits in an adaptor'),
+  ),
+  ({ askedAt }) => askedAt === null,
 );
 export const BARE = look(
   'outer-bare',
@@ -31,22 +43,28 @@ export const BARE = look(
   bad('two', 'More than one cable in the hole'),
 );
 /** Asked where a tape was wrapped: it hides whether the cable is round. */
-export const FLATS = look(
-  'flats',
-  'Flats on the sheath',
-  'close',
-  'Where the tape was wrapped: is the sheath round to the eye and the finger, without flats?',
-  good('none', 'Round, no flats'),
-  bad('flats', 'It has flats'),
+export const FLATS = where(
+  look(
+    'flats',
+    'Flats on the sheath',
+    'close',
+    'Where the tape was wrapped: is the sheath round to the eye and the finger, without flats?',
+    good('none', 'Round, no flats'),
+    bad('flats', 'It has flats'),
+  ),
+  wrapped,
 );
 /** Asked where a measured thread can be a parallel or a taper one. */
-export const TAPER = look(
-  'thread-taper',
-  'Form of the thread',
-  'detailed',
-  'Two diameters along the thread compared: is it parallel or taper?',
-  good('parallel', 'Parallel'),
-  good('taper', 'Taper'),
+export const TAPER = where(
+  look(
+    'thread-taper',
+    'Form of the thread',
+    'detailed',
+    'Two diameters along the thread compared: is it parallel or taper?',
+    good('parallel', 'Parallel'),
+    good('taper', 'Taper'),
+  ),
+  ({ groups }) => (groups.get(THREAD_MAJOR.id)?.length ?? 0) > 0,
 );
 export const SEATED = look(
   'armour-seated',
@@ -229,14 +247,17 @@ export const SEAL_STATE = look(
   bad('reused', 'Used again against its sheet'),
   bad('necked', 'Sheath necked'),
 );
-export const SINGLE = look(
-  'single-core',
-  'Single-core precautions',
-  'close',
-  'One phase conductor alone: is the plate non-magnetic or slotted, armour and ring non-ferrous, the sheath bonded as designed?',
-  good('yes', 'Taken, bonded as designed'),
-  bad('no', 'Ferrous metal closes round it'),
-  bad('bonding', 'Bonded otherwise than designed'),
+export const SINGLE = where(
+  look(
+    'single-core',
+    'Single-core precautions',
+    'close',
+    'One phase conductor alone: is the plate non-magnetic or slotted, armour and ring non-ferrous, the sheath bonded as designed?',
+    good('yes', 'Taken, bonded as designed'),
+    bad('no', 'Ferrous metal closes round it'),
+    bad('bonding', 'Bonded otherwise than designed'),
+  ),
+  (of) => (coreCount(of) ?? 1) === 1,
 );
 
 export const POT_SQUARE = look(
@@ -249,14 +270,17 @@ export const POT_SQUARE = look(
   bad('off', 'Off its mark'),
   bad('chips', 'Chips or dirt inside'),
 );
-export const DRAIN = look(
-  'drain-wire',
-  'Drain wire',
-  'detailed',
-  'Is the drain nut home and the drain wire set square to the conductors, touching none?',
-  good('yes', 'Home and square'),
-  bad('touching', 'Touches a conductor'),
-  bad('loose', 'Loose'),
+export const DRAIN = where(
+  look(
+    'drain-wire',
+    'Drain wire',
+    'detailed',
+    'Is the drain nut home and the drain wire set square to the conductors, touching none?',
+    good('yes', 'Home and square'),
+    bad('touching', 'Touches a conductor'),
+    bad('loose', 'Loose'),
+  ),
+  ({ cable }) => cable?.mineral?.screened !== false,
 );
 export const POT_FILLED = look(
   'pot-filled',

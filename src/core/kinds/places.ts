@@ -1,7 +1,22 @@
+import { threadOf } from '../gland/thread-table';
+import {
+  DEPTH_LARGE_MM,
+  DEPTH_SMALL_MM,
+  PARALLEL_THREADS,
+  SMALL_VOLUME_CM3,
+  TAPER_THREADS,
+} from '../gland/threads';
+import { isSoft } from '../measuring/soft';
+import { linkLengths } from '../mineral/link';
+import { isFlameproof } from './compartment';
+import type { Kind } from './kinds';
+import type { PlaceFunctions, Situation, ValueTask } from './situation';
 import {
   JOINTS,
   SCHOOLS,
+  type ClampFace,
   type Grade,
+  type Joint,
   type InstrumentKind,
   type JointId,
   type School,
@@ -9,7 +24,7 @@ import {
 } from '../record/types';
 
 /** A place of an entry that is measured; the drawing's hit areas carry its id. */
-export interface Place {
+export interface Place extends PlaceFunctions {
   id: string;
   title: string;
   unit: Unit;
@@ -33,161 +48,378 @@ const place = (
   unit: Unit = 'mm',
 ): Place => ({ id, title, unit, grade, instruments, wanted, how });
 
+/** A place with what it says of one entry. */
+const saying = (row: Place, functions: PlaceFunctions): Place => ({ ...row, ...functions });
+
+/** The clamping face that is in use for the cable's armour; null when none is, or none is known. */
+export function faceInUse(
+  { size, cable, entry }: Pick<Situation, 'size' | 'cable' | 'entry'>,
+  { ring }: Pick<Kind, 'ring'>,
+): ClampFace | null {
+  const armour = cable?.armour?.type;
+  const listed = size?.clamp.filter((face) => face.armour === armour) ?? [];
+  if (ring === 'universal' || ring === 'none') return listed[0] ?? null;
+  return listed.find((face) => face.face === entry.ringFace) ?? null;
+}
+
+const ofOuterSeal: PlaceFunctions = {
+  fit: ({ size, cable }) =>
+    size?.outer.rangeMm
+      ? { part: 'Outer seal', rangeMm: size.outer.rangeMm, seal: size.outer, soft: isSoft(cable) }
+      : null,
+};
+
+const ofArmour: PlaceFunctions = {
+  fit(of, kind) {
+    const face = faceInUse(of, kind);
+    if (!face) return null;
+    const named = kind.ring === 'reversible' ? `Ring face ${face.face}` : kind.ring === 'dedicated' ? `Ring ${face.face}` : 'Clamp'; // prettier-ignore
+    return { part: `${named}, ${face.armour}`, rangeMm: face.rangeMm, seal: null, soft: false };
+  },
+  nominal: ({ cable }, { armour }) =>
+    armour === 'gripped' && cable?.outerMm != null && cable.sheathMm !== null
+      ? cable.outerMm - 2 * cable.sheathMm
+      : (cable?.armour?.sizeMm ?? USUAL.armourMm),
+};
+
+/** A gland that does not hold the cable by itself asks for a clamp within this distance, mm (IEC 60079-14, 10.2). */
+export const SUPPORT_WITHIN_MM = 300;
+
+/** A volume that nobody recorded counts as a large one. */
+const depthAsked = ({ enclosure }: Situation): number =>
+  (enclosure.volumeCm3 ?? Infinity) > SMALL_VOLUME_CM3 ? DEPTH_LARGE_MM : DEPTH_SMALL_MM;
+
+const threadOfSize = ({ size }: Situation) => (size?.thread ? threadOf(size.thread) : null);
+
+/** What is met where the record says nothing; drawn and simulated, never judged. Chosen: usual sizes, mm. */
+const USUAL = {
+  innerMm: 15,
+  coreMm: 4,
+  cores: 4,
+  armourMm: 1.2,
+  armourLengthMm: 18,
+  innerProudMm: 5,
+  reachMm: 14,
+  gapMm: 4,
+  wallMm: 5,
+  pitchMm: 1.5,
+  threadMm: 20,
+};
+
+/** How many times as thick as a core its bundle is: three or four cores, five, more. Chosen: round cores laid up. */
+const BUNDLE = { few: 2.1, five: 2.5, more: 3 };
+
 /** Where the outer seal sits. */
-export const OUTER = place(
-  'outer-sheath',
-  'Outer sheath',
-  'close',
-  3,
-  'three readings 60° apart, where the outer seal sits',
-  ['caliper', 'tape'],
+export const OUTER = saying(
+  place('outer-sheath', 'Outer sheath', 'close', 3, 'three readings 60° apart, where the outer seal sits', [
+    'caliper',
+    'tape',
+  ]),
+  ofOuterSeal,
 );
 /** Gland into its adaptor: that joint counts like the one in the wall. */
-export const ADAPTOR_ENGAGEMENT = place(
-  'adaptor-engagement',
-  'Thread engaged in the adaptor',
-  'detailed',
-  0,
-  'engaged length of the gland in its adaptor; asked for where there is one',
+export const ADAPTOR_ENGAGEMENT = saying(
+  place(
+    'adaptor-engagement',
+    'Thread engaged in the adaptor',
+    'detailed',
+    0,
+    'engaged length of the gland in its adaptor; asked for where there is one',
+  ),
+  {
+    wantedIn: (of) => (isFlameproof(of) && of.entry.adaptors?.length ? 1 : 0),
+  },
 );
 /** Where the inner seal or the diaphragm sits. */
-export const INNER = place(
-  'inner-sheath',
-  'Inner sheath',
-  'detailed',
-  3,
-  'three readings 60° apart, where the inner seal sits',
-  ['caliper', 'tape'],
+export const INNER = saying(
+  place(
+    'inner-sheath',
+    'Inner sheath',
+    'detailed',
+    3,
+    'three readings 60° apart, where the inner seal sits',
+    ['caliper', 'tape'],
+  ),
+  {
+    wantedIn: ({ size }) => (size && !size.inner ? 0 : 3),
+    fit: ({ size, cable }, { inner }) =>
+      size?.inner?.rangeMm
+        ? {
+            part: inner === 'diaphragm' ? 'Diaphragm' : 'Inner seal',
+            rangeMm: size.inner.rangeMm,
+            seal: size.inner,
+            soft: isSoft(cable),
+          }
+        : null,
+    nominal: ({ cable }) => cable?.innerMm ?? USUAL.innerMm,
+  },
 );
 /** The bundle that goes through the bore of a pot. */
-export const OVER_CORES = place(
-  'over-cores',
-  'Over the cores',
-  'detailed',
-  3,
-  'three readings 60° apart over the bundle of cores, where it enters the pot',
+export const OVER_CORES = saying(
+  place(
+    'over-cores',
+    'Over the cores',
+    'detailed',
+    3,
+    'three readings 60° apart over the bundle of cores, where it enters the pot',
+  ),
+  {
+    fit: ({ size, cable }) =>
+      size?.pot
+        ? { part: 'Bore over the cores', rangeMm: size.pot.overCoresMm, seal: null, soft: isSoft(cable) }
+        : null,
+    nominal({ cable }) {
+      const { count = USUAL.cores, diameterMm = USUAL.coreMm } = cable?.cores[0] ?? {};
+      return diameterMm * (count === 1 ? 1 : count < 4 ? BUNDLE.few : count < 6 ? BUNDLE.five : BUNDLE.more);
+    },
+  },
 );
-export const ARMOUR = place(
-  'armour',
-  'Armour',
-  'detailed',
-  3,
-  'three wires, or three places of the braid or tape',
+export const ARMOUR = saying(
+  place('armour', 'Armour', 'detailed', 3, 'three wires, or three places of the braid or tape'),
+  ofArmour,
 );
 /** Corrugated and interlocked armour is gripped from outside. */
-export const OVER_ARMOUR = place(
-  'armour',
-  'Over the armour',
-  'detailed',
-  3,
-  'three readings 60° apart over the ridges of the armour',
+export const OVER_ARMOUR = saying(
+  place('armour', 'Over the armour', 'detailed', 3, 'three readings 60° apart over the ridges of the armour'),
+  ofArmour,
 );
-export const ENGAGEMENT = place(
-  'thread-engagement',
-  'Thread engaged',
-  'detailed',
-  1,
-  'engaged length: male thread less washer and run-out, or wall less chamfers',
+export const ENGAGEMENT = saying(
+  place(
+    'thread-engagement',
+    'Thread engaged',
+    'detailed',
+    1,
+    'engaged length: male thread less washer and run-out, or wall less chamfers',
+  ),
+  {
+    wantedIn: (of) => (isFlameproof(of) ? 1 : 0),
+    limits(of) {
+      if (!isFlameproof(of)) return null;
+      const thread = threadOfSize(of);
+      return thread?.smallEndMm != null ? [TAPER_THREADS * thread.pitchMm, null] : [depthAsked(of), null];
+    },
+    nominal: ({ enclosure }) => Math.max((enclosure.wallMm ?? USUAL.wallMm) - 1, 1),
+  },
 );
 /** Counted while unscrewing, instead of the length or beside it. */
-export const THREAD_TURNS = place(
-  'thread-turns',
-  'Turns while unscrewing',
-  'detailed',
-  0,
-  'turns counted until the thread comes free; they count like the engaged length',
-  ['turn-mark'],
-  'turns',
+export const THREAD_TURNS = saying(
+  place(
+    'thread-turns',
+    'Turns while unscrewing',
+    'detailed',
+    0,
+    'turns counted until the thread comes free; they count like the engaged length',
+    ['turn-mark'],
+    'turns',
+  ),
+  {
+    limits(of) {
+      const thread = isFlameproof(of) ? threadOfSize(of) : null;
+      if (!thread) return null;
+      if (thread.smallEndMm !== null) return [TAPER_THREADS, null];
+      return [Math.max(PARALLEL_THREADS, depthAsked(of) / thread.pitchMm), null];
+    },
+  },
 );
-export const THREAD_MAJOR = place(
-  'thread-major',
-  'Thread major diameter',
-  'detailed',
-  0,
-  'over the crests of the gland’s male thread',
+export const THREAD_MAJOR = saying(
+  place('thread-major', 'Thread major diameter', 'detailed', 0, 'over the crests of the gland’s male thread'),
+  {
+    // A cut thread is a little under its nominal size.
+    nominal: (of) => (threadOfSize(of)?.nominalMm ?? USUAL.threadMm) - 0.15,
+  },
 );
-export const THREAD_PITCH = place(
-  'thread-pitch',
-  'Thread pitch',
-  'detailed',
-  0,
-  'with the pitch gauge, or ten pitches with the caliper divided by ten',
-  ['pitch-gauge', 'caliper'],
+export const THREAD_PITCH = saying(
+  place(
+    'thread-pitch',
+    'Thread pitch',
+    'detailed',
+    0,
+    'with the pitch gauge, or ten pitches with the caliper divided by ten',
+    ['pitch-gauge', 'caliper'],
+  ),
+  { nominal: (of) => threadOfSize(of)?.pitchMm ?? USUAL.pitchMm },
 );
-export const GAP = place(
-  'back-nut-gap',
-  'Back-nut gap',
-  'close',
-  1,
-  'between back nut and body, at the narrowest',
-  ['caliper', 'feeler'],
+export const GAP = saying(
+  place('back-nut-gap', 'Back-nut gap', 'close', 1, 'between back nut and body, at the narrowest', [
+    'caliper',
+    'feeler',
+  ]),
+  {
+    wantedIn: ({ size }) => (size && !size.backNut ? 0 : 1),
+    limits(_, worked) {
+      const scale = worked.backNut();
+      return scale && [scale.lowMm, scale.highMm];
+    },
+    nominal: (_of, _kind, worked) => Math.max(worked.backNut()?.nut.gapMm ?? USUAL.gapMm, 0.1),
+  },
 );
-export const INNER_PROUD = place(
-  'inner-proud',
-  'Inner sheath proud',
-  'detailed',
-  1,
-  'from the face of the inner seal to the end of the inner sheath',
-  ['caliper', 'rule'],
+export const INNER_PROUD = saying(
+  place(
+    'inner-proud',
+    'Inner sheath proud',
+    'detailed',
+    1,
+    'from the face of the inner seal to the end of the inner sheath',
+    ['caliper', 'rule'],
+  ),
+  {
+    wantedIn: ({ size }) => (size && size.innerProudMm === null ? 0 : 1),
+    value: ({ size }) =>
+      size?.innerProudMm == null
+        ? null
+        : {
+            part: 'Inner sheath proud of the seal',
+            unit: 'mm',
+            low: size.innerProudMm,
+            high: null,
+            settle: 'settle.open-measure',
+          },
+    nominal: ({ size }) => (size?.innerProudMm ?? USUAL.innerProudMm) + 2,
+  },
 );
-export const ARMOUR_LENGTH = place(
-  'armour-length',
-  'Armour exposed',
-  'detailed',
-  1,
-  'from the cut of the outer sheath to the end of the armour',
-  ['caliper', 'rule'],
+export const ARMOUR_LENGTH = saying(
+  place(
+    'armour-length',
+    'Armour exposed',
+    'detailed',
+    1,
+    'from the cut of the outer sheath to the end of the armour',
+    ['caliper', 'rule'],
+  ),
+  {
+    wantedIn: ({ size }) => (size && size.armourLengthMm === null ? 0 : 1),
+    value: ({ size }) =>
+      size?.armourLengthMm
+        ? {
+            part: 'Armour exposed',
+            unit: 'mm',
+            low: size.armourLengthMm[0],
+            high: size.armourLengthMm[1],
+            settle: 'settle.open-measure',
+          }
+        : null,
+    nominal: ({ size }) =>
+      size?.armourLengthMm ? (size.armourLengthMm[0] + size.armourLengthMm[1]) / 2 : USUAL.armourLengthMm,
+  },
 );
-export const REACH = place(
-  'compound-reach',
-  'Compound beyond the crotch',
-  'detailed',
-  1,
-  'from the crotch of the cores to the far face of the compound',
-  ['caliper', 'rule'],
+export const REACH = saying(
+  place(
+    'compound-reach',
+    'Compound beyond the crotch',
+    'detailed',
+    1,
+    'from the crotch of the cores to the far face of the compound',
+    ['caliper', 'rule'],
+  ),
+  {
+    value({ certificate }) {
+      const compound = certificate?.sheet.compound;
+      return compound
+        ? {
+            part: 'Compound beyond the crotch',
+            unit: 'mm',
+            low: 0,
+            high: compound.reachMm,
+            settle: 'settle.reach',
+          }
+        : null;
+    },
+    nominal: () => USUAL.reachMm,
+  },
 );
-export const SUPPORT = place(
-  'support-distance',
-  'Gland to cable clamp',
-  'close',
-  0,
-  'from the back of the gland to the first clamp of the cable; asked for where the gland does not hold it by itself',
-  ['rule'],
+export const SUPPORT = saying(
+  place(
+    'support-distance',
+    'Gland to cable clamp',
+    'close',
+    0,
+    'from the back of the gland to the first clamp of the cable; asked for where the gland does not hold it by itself',
+    ['rule'],
+  ),
+  {
+    wantedIn: ({ certificate }) => (certificate?.reducedRetention ? 1 : 0),
+    value: ({ certificate }) =>
+      certificate?.reducedRetention
+        ? {
+            part: 'Gland to cable clamp',
+            unit: 'mm',
+            low: null,
+            high: SUPPORT_WITHIN_MM,
+            settle: 'settle.support',
+          }
+        : null,
+  },
 );
-export const BOND = place(
-  'bond',
-  'Bond, armour to wall',
-  'detailed',
-  1,
-  'four-wire, one end disconnected',
-  ['milliohm-meter'],
-  'ohm',
+export const BOND = saying(
+  place(
+    'bond',
+    'Bond, armour to wall',
+    'detailed',
+    1,
+    'four-wire, one end disconnected',
+    ['milliohm-meter'],
+    'ohm',
+  ),
+  { limits: ({ site }) => [null, site.bondLimitOhm] },
 );
 
 /** What the gland of a mineral-insulated cable grips. */
-export const MI_SHEATH = place(
-  'outer-sheath',
-  'Metal sheath',
-  'close',
-  3,
-  'three readings 60° apart on the bare metal, where the gland grips it',
+export const MI_SHEATH = saying(
+  place(
+    'outer-sheath',
+    'Metal sheath',
+    'close',
+    3,
+    'three readings 60° apart on the bare metal, where the gland grips it',
+  ),
+  ofOuterSeal,
 );
-export const PROJECTION = place(
-  'pot-projection',
-  'Sheath proud in the pot',
-  'detailed',
-  1,
-  'from the end of the pot’s thread to the end of the sheath, inside the pot',
-  ['caliper', 'rule'],
+export const PROJECTION = saying(
+  place(
+    'pot-projection',
+    'Sheath proud in the pot',
+    'detailed',
+    1,
+    'from the end of the pot’s thread to the end of the sheath, inside the pot',
+    ['caliper', 'rule'],
+  ),
+  {
+    value: ({ size }) =>
+      size?.mineral
+        ? {
+            part: 'Sheath proud in the pot',
+            unit: 'mm',
+            low: size.mineral.projectionMm[0],
+            high: size.mineral.projectionMm[1],
+            settle: 'settle.open-measure',
+          }
+        : null,
+  },
 );
 /** A cable that is cut to fit. */
-export const SHEATH_LENGTH = place(
-  'sheath-length',
-  'Sheath, end to end',
-  'detailed',
-  1,
-  'along the sheath, from its first end to its second, before the second pot goes on',
-  ['rule'],
+export const SHEATH_LENGTH = saying(
+  place(
+    'sheath-length',
+    'Sheath, end to end',
+    'detailed',
+    1,
+    'along the sheath, from its first end to its second, before the second pot goes on',
+    ['rule'],
+  ),
+  {
+    value({ cable }) {
+      const link = cable?.mineral?.link;
+      if (!link) return null;
+      const { sheathMm } = linkLengths(link);
+      return {
+        part: 'Sheath, end to end',
+        unit: 'mm',
+        low: sheathMm - link.fitMm,
+        high: sheathMm + link.fitMm,
+        settle: 'settle.open-measure',
+      };
+    },
+  },
 );
 export const SHEATH_EARTH = place(
   'sheath-earth',
@@ -237,8 +469,41 @@ const HIDDEN: ReadonlySet<JointId> = new Set(['clamp', 'inner-seal', 'pot']);
 /** Grade at which a joint can be reached. */
 export const jointGrade = (joint: JointId): Grade => (HIDDEN.has(joint) ? 'detailed' : 'close');
 
+const MEASURED = {
+  turns: { unit: 'turns', settle: 'settle.turns' },
+  torque: { unit: 'N·m', settle: 'settle.torque' },
+  gap: { unit: 'mm', settle: 'settle.gap' },
+} as const;
+
+/** What a joint's turns, torque or gap are held against; null for another school, or without limits. */
+export function taskOfJoint({ joint, school, range }: Joint): ValueTask | null {
+  if (range === null || (school !== 'turns' && school !== 'torque' && school !== 'gap')) return null;
+  const { unit, settle } = MEASURED[school];
+  return {
+    place: jointAnswer(joint, school),
+    part: jointTitle(joint),
+    unit,
+    low: range[0],
+    high: range[1],
+    settle,
+  };
+}
+
+/** What a measured joint is held against, by the sheet. */
+const ofJoint = (joint: JointId, school: School): PlaceFunctions => ({
+  value({ certificate }) {
+    const own = certificate?.sheet.joints.find((one) => one.joint === joint && one.school === school);
+    return own ? taskOfJoint(own) : null;
+  },
+});
+
 /** The place that a joint is measured at; null for a school that is looked at. */
 export function jointPlace(joint: JointId, school: School): Place | null {
+  const row = measuredJoint(joint, school);
+  return row && saying(row, ofJoint(joint, school));
+}
+
+function measuredJoint(joint: JointId, school: School): Place | null {
   const title = JOINT_TITLE[joint];
   const grade = jointGrade(joint);
   const id = `${school}-${joint}`;

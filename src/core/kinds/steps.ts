@@ -1,4 +1,5 @@
 import type { JointId } from '../record/types';
+import type { Situation } from './situation';
 
 /** A part that goes on the cable before it is made off, in the order of slipping on. */
 export interface Part {
@@ -22,6 +23,8 @@ export interface Step {
   tools: readonly string[];
   /** Looks that are answered here too, though the work does not wait for them. */
   asks: readonly string[];
+  /** Whether there is something to do at it; left out: always. */
+  asked?(of: Situation): boolean;
 }
 
 const part = (id: string, title: string, way = ''): Part => ({ id, title, way });
@@ -31,6 +34,9 @@ const step = (
   hold: string | null = null,
   { caution = null, joint = null, tools = [], asks = [] }: Partial<Step> = {},
 ): Step => ({ id, title, hold, caution, joint, tools, asks });
+
+/** A step that there is something to do at only sometimes. */
+const where = (one: Step, asked: NonNullable<Step['asked']>): Step => ({ ...one, asked });
 
 const KNIFE = 'Cut away from the body.';
 const SPRING = 'Stiff armour springs back: goggles, and hold the offcuts.';
@@ -87,11 +93,12 @@ export const DRY_CLAMP = step('dry-clamp', 'Close the clamp, then open it again 
   joint: 'clamp',
   tools: ['two spanners', 'torch'],
 });
-export const INNER_BACK = step(
-  'inner-seal',
-  'Inner seal back in its place, closed by its school.',
-  'inner-proud',
-  { joint: 'inner-seal', tools: ['caliper'] },
+export const INNER_BACK = where(
+  step('inner-seal', 'Inner seal back in its place, closed by its school.', 'inner-proud', {
+    joint: 'inner-seal',
+    tools: ['caliper'],
+  }),
+  ({ size }) => size === null || size.inner !== null,
 );
 export const LIP_BACK = step(
   'diaphragm',
@@ -152,7 +159,10 @@ export const TAG_BOND = step('bond', 'Bond the tag; measure the joint with one e
   asks: ['bond-path', 'bond-tight'],
 });
 export const BOND_ONLY = step('bond', 'See that bond and tag are tight.', 'bond-tight');
-export const COVER = step('shroud', 'Pull the shroud over the gland.', 'shroud');
+export const COVER = where(
+  step('shroud', 'Pull the shroud over the gland.', 'shroud'),
+  ({ certificate }) => certificate?.sheet.shroud !== 'none',
+);
 export const ARMOUR_IN = step(
   'engage',
   'Push the armour against its stop and tighten until it is held.',
@@ -213,13 +223,11 @@ export const PROUD = step(
     tools: ['caliper'],
   },
 );
-export const DRAIN_ON = step(
-  'drain',
-  'Fit the drain nut; set the drain wire square to the conductors.',
-  'drain-wire',
-  {
+export const DRAIN_ON = where(
+  step('drain', 'Fit the drain nut; set the drain wire square to the conductors.', 'drain-wire', {
     tools: ['drain-nut key'],
-  },
+  }),
+  ({ cable }) => cable?.mineral?.screened !== false,
 );
 export const TRACE = step(
   'continuity',

@@ -1,6 +1,6 @@
 import type { JointId, School } from '../record/types';
-import { jointGrade, jointSeen, jointTitle } from './places';
-import { bad, good, look, type LookQuestion } from './look';
+import { jointAnswer, jointGrade, jointSeen, jointTitle } from './places';
+import { bad, good, look, where, type LookQuestion } from './look';
 
 /** How a joint that is closed by looking was found; null for a school that is measured. */
 export function jointLook(joint: JointId, school: School): LookQuestion | null {
@@ -32,7 +32,7 @@ export function jointLook(joint: JointId, school: School): LookQuestion | null {
 /** How a joint that was counted or torqued looks from outside; null for another school, or one that is hidden. */
 export function jointLookFromOutside(joint: JointId, school: School): LookQuestion | null {
   if ((school !== 'turns' && school !== 'torque') || jointGrade(joint) === 'detailed') return null;
-  return look(
+  const seen = look(
     jointSeen(joint),
     `${jointTitle(joint)}: as it stands`,
     'close',
@@ -41,6 +41,12 @@ export function jointLookFromOutside(joint: JointId, school: School): LookQuesti
     bad('daylight', 'Daylight'),
     bad('moves', 'It moves'),
   );
+  // Asked where nobody counts or torques it in this round, and no record speaks for it.
+  return where(seen, ({ round, certificate, groups }) => {
+    if (round?.grade === 'detailed') return false;
+    const own = certificate?.sheet.joints.find((one) => one.joint === joint);
+    return own !== undefined && (groups.get(jointAnswer(own.joint, own.school))?.length ?? 0) === 0;
+  });
 }
 
 const CONDITION = /^condition-(\d{1,2})$/;

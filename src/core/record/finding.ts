@@ -1,8 +1,7 @@
 import type { Hazard, Severity } from '../defects/severity';
 
 /** How a check can end. */
-const OUTCOMES = ['conforms', 'marginal', 'fails', 'unread', 'not-applicable'] as const;
-export type Outcome = (typeof OUTCOMES)[number];
+export type Outcome = 'conforms' | 'marginal' | 'fails' | 'unread' | 'not-applicable';
 
 /** State of an entry, worst first: any failure, any unread, any marginal, else sound. */
 export const ENTRY_STATES = ['failed', 'incomplete', 'doubtful', 'sound'] as const;

@@ -1,7 +1,7 @@
 import type { BarrierFacts } from '../gland/barrier';
 import type { AreaGroup } from '../hazard/group';
 import { classified } from './classified';
-import { volumeHere } from './compartment';
+import { volumeHere } from '../kinds/compartment';
 import { breathingOf } from './breathing-record';
 import type { Dossier } from './dossier';
 

@@ -285,4 +285,4 @@ export function singleUncertainty({
 /** Traits of the entry's kind. */
 export const kindOf = ({ entry }: Pick<Dossier, 'entry'>) => KINDS[entry.kind];
 
-export { isDustProof, isFlameproof } from './compartment';
+export { isDustProof, isFlameproof } from '../kinds/compartment';

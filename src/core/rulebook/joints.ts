@@ -1,4 +1,4 @@
-import { GAP } from '../kinds/places';
+import { GAP, taskOfJoint } from '../kinds/places';
 import { measures } from '../kinds/kinds';
 import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../kinds/places';
 import type { Joint } from '../record/types';
@@ -8,7 +8,6 @@ import { asksFor } from './grades';
 import type { Aspect } from '../record/finding';
 import { judgeValues } from './judge-value';
 import { judgeLook } from './look';
-import { taskOfJoint } from './value-task';
 
 /**
  * Joints of an entry, each by the school that its sheet names: turns, faces, gap, torque or grip.

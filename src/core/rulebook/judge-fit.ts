@@ -1,7 +1,6 @@
 import { below } from '../quantity/compare';
 import { conformity, fitVerdict } from '../measuring/fit';
 import { DECISIVE_READINGS, type Diameter } from '../measuring/diameter';
-import type { CableShape, Range } from '../record/types';
 import { conforms, fails, marginal, unread } from './check';
 import {
   diameterOf,
@@ -16,21 +15,10 @@ import { isWorse, type Aspect, type Facts } from '../record/finding';
 import { faultOfGroup } from './judge-value';
 import { judgeLook } from './look';
 import { countedGroups, type Weighed } from './readings';
+import type { FitTask } from '../kinds/situation';
 
 /** Probability of conformity that an ignition-critical entry needs without a guard band. */
 const WANTED_PROBABILITY = 0.95;
-
-/** What a place is held against. */
-export interface FitTask {
-  place: string;
-  /** Names the thing in the sentence, e.g. "Outer seal". */
-  part: string;
-  rangeMm: Range;
-  /** A seal also asks for a shape and for roundness; null for an armour clamp. */
-  seal: { shapes: readonly CableShape[]; ovalityPct: number | null } | null;
-  /** Readings were taken on a sheath that gives way. */
-  soft: boolean;
-}
 
 /**
  * The fit of a place against a certified range. Each group of readings gives one diameter; the worst verdict

@@ -4,18 +4,7 @@ import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from './
 import type { Aspect, Facts } from '../record/finding';
 import { passedOver } from './passed-over';
 import { countedGroups, type Weighed } from './readings';
-
-/** A single value that is held against limits: turns, torque, a length. */
-export interface ValueTask {
-  place: string;
-  /** Names the thing in the sentence, e.g. "Armour exposed". */
-  part: string;
-  unit: 'mm' | 'turns' | 'N·m';
-  low: number | null;
-  high: number | null;
-  /** What would settle it when nothing was read. */
-  settle: string;
-}
+import type { ValueTask } from '../kinds/situation';
 
 /** Every reading of a place against its limits, by the site's rule for readings near a limit. */
 export function judgeValues(context: Context, task: ValueTask): Aspect[] {

@@ -1,5 +1,3 @@
-/** A gland that does not hold the cable by itself asks for a clamp within this distance, mm. */
-export const SUPPORT_WITHIN_MM = 300;
 /** A wall thinner than this asks for a sealing washer, mm. */
 export const THIN_WALL_MM = 6;
 /** A rating above this asks for a sealing washer. */

@@ -2,7 +2,7 @@ import { stateWhenRead } from './cable-tests';
 import { COLDEST_C, HOTTEST_C } from '../mineral/insulation';
 import { isLater } from '../instrument/calibration';
 import type { InsulationTest } from '../record/types';
-import { coreCount } from './asked';
+import { coreCount } from '../kinds/situation';
 import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from '../record/finding';

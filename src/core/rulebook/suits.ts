@@ -1,7 +1,7 @@
 import { conceptSuits } from '../hazard/concept';
 import { listedForDivision, type ListedDivision } from '../hazard/division';
 import type { AreaHazard } from './classified';
-import { conceptsHere } from './compartment';
+import { conceptsHere } from '../kinds/compartment';
 import type { Context } from './dossier';
 import type { Facts } from '../record/finding';
 

@@ -2,7 +2,7 @@ import { isSoft } from '../../core/measuring/soft';
 import type { ArmourType } from '../../core/record/types';
 import { gapScale } from '../../core/rulebook/gap-scale';
 import { diameterOf, groupsOf, kindOf, type Dossier } from '../../core/rulebook/dossier';
-import { faceInUse } from '../../core/rulebook/fit-task';
+import { faceInUse } from '../../core/kinds/places';
 
 /** What a section is drawn from: measured values in mm, null where nothing counts yet, and what was seen. */
 export interface SectionFacts {
@@ -52,7 +52,8 @@ export function factsOf(dossier: Dossier): SectionFacts {
     projectionMm: least(dossier, 'pot-projection'),
     packed: dossier.pours.some(({ packedAt }) => packedAt !== null),
     seen: (look) => dossier.looks.get(look)?.answer ?? null,
-    ring: turned && face !== null ? { face, holds, right: faceInUse(dossier) !== null } : null,
+    ring:
+      turned && face !== null ? { face, holds, right: faceInUse(dossier, kindOf(dossier)) !== null } : null,
   };
 }
 

@@ -1,3 +1,4 @@
+import { nominalOf } from '../../core/rulebook/fit-task';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { now } from '../../client/clock';
 import { currentInstruments } from '../../core/record/instruments';
@@ -20,7 +21,7 @@ import { Root, type ViewProps } from '../frame/Root';
 import './bench.css';
 import { CaliperPanel } from '../testing/CaliperPanel';
 import { GaugePanel } from '../testing/GaugePanel';
-import { nominalOf, pieceOf } from '../hand/piece';
+import { pieceOf } from '../hand/piece';
 import { PourPanel } from './PourPanel';
 import { JudgementColumn } from '../judging/JudgementColumn';
 import { LookCard, type LookAnswerGiven } from '../judging/LookCard';

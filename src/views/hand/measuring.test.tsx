@@ -4,11 +4,11 @@ import type { Dimension } from '../../core/finder/candidate';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import type { Instrument, InstrumentKind } from '../../core/record/types';
 import { askedPlaces } from '../../core/rulebook/asked';
-import { limitsOf } from '../../core/rulebook/fit-task';
+import { limitsOf, nominalOf } from '../../core/rulebook/fit-task';
 import { dossierWith } from '../../core/rulebook/sound-entry.test.data';
 import { CandidateStrip } from '../certificates/CandidateStrip';
 import { instrumentsFor } from './instruments-for';
-import { nominalOf, pieceOf } from './piece';
+import { pieceOf } from './piece';
 
 describe('what an instrument meets', () => {
   it.each(KIND_IDS)('at every asked place of a sound %s is something that its limits take', (kind) => {

@@ -5,11 +5,11 @@ import type { Place } from '../../core/kinds/kinds';
 import { shownQuantity } from '../../core/quantity/quantity';
 import type { MakeOff, Unit } from '../../core/record/types';
 import { groupsOf, type Dossier } from '../../core/rulebook/dossier';
-import { limitsOf } from '../../core/rulebook/fit-task';
+import { limitsOf, nominalOf } from '../../core/rulebook/fit-task';
 import { figure } from '../../core/words/en/format';
 import { device, instrument as hand, useInstrument } from '../hand/hand';
 import { instrumentsFor } from '../hand/instruments-for';
-import { nominalOf, pieceOf } from '../hand/piece';
+import { pieceOf } from '../hand/piece';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { QUANTITY_OF, takeLive, takeTyped, unitShown } from '../hand/take';
 

@@ -1,7 +1,7 @@
 import { isLater } from '../../instrument/calibration';
 import { areaOpen } from '../area-words';
 import { classified } from '../classified';
-import { isIntrinsicBox } from '../compartment';
+import { isIntrinsicBox } from '../../kinds/compartment';
 import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';

@@ -3,7 +3,7 @@ import { levelOfCategory, levelOfConcept, type Level } from '../../hazard/level'
 import type { Certificate } from '../../record/types';
 import { withoutHazard } from '../area-words';
 import { classified, type AreaHazard } from '../classified';
-import { isIntrinsicBox } from '../compartment';
+import { isIntrinsicBox } from '../../kinds/compartment';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';

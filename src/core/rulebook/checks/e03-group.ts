@@ -2,7 +2,7 @@ import { listedForDivision } from '../../hazard/division';
 import { groupCovers, needsLetter } from '../../hazard/group';
 import { withoutHazard } from '../area-words';
 import { classified, type AreaHazard } from '../classified';
-import { isIntrinsicBox } from '../compartment';
+import { isIntrinsicBox } from '../../kinds/compartment';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';

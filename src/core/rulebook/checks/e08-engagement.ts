@@ -4,7 +4,7 @@ import { below } from '../../quantity/compare';
 import type { Adaptor, GlandSize } from '../../record/types';
 import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { classified } from '../classified';
-import { conceptsHere, volumeHere } from '../compartment';
+import { conceptsHere, volumeHere } from '../../kinds/compartment';
 import { groupsOf, isFlameproof, singleUncertainty, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';

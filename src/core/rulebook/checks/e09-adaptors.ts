@@ -4,7 +4,7 @@ import type { Adaptor } from '../../record/types';
 import { areaOpen } from '../area-words';
 import { classified, type AreaHazard } from '../classified';
 import { conforms, fails, unread, type Check } from '../check';
-import { isIntrinsicBox } from '../compartment';
+import { isIntrinsicBox } from '../../kinds/compartment';
 import { isFlameproof, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { suitsEnclosure } from '../suits';

@@ -1,4 +1,4 @@
-import { coreCount } from '../asked';
+import { coreCount } from '../../kinds/situation';
 import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';

@@ -4,7 +4,7 @@ import { withoutHazard } from '../area-words';
 import { barrierFactsOf } from '../barrier-facts';
 import { classified } from '../classified';
 import { conforms, fails, notApplicable, unread, type Check } from '../check';
-import { conceptsHere } from '../compartment';
+import { conceptsHere } from '../../kinds/compartment';
 import { isDustProof, isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 

@@ -1,4 +1,4 @@
-import { coreCount } from '../asked';
+import { coreCount } from '../../kinds/situation';
 import { blank, fails, notApplicable, unread, type Check } from '../check';
 import { judgeLook } from '../look';
 
