@@ -46,6 +46,7 @@ export function workerJobs(file: string): Jobs {
 /** Workers that wait for a job. None of them keeps the process alive. */
 class Bench {
   readonly #idle: Worker[] = [];
+  readonly #living = new Set<Worker>();
 
   constructor(private readonly file: string) {}
 
@@ -60,14 +61,23 @@ class Bench {
     this.#idle.push(worker);
   }
 
-  /** Has one ready. */
+  /** Ends one that cannot be taken again, and has another ready. */
+  discard(worker: Worker): void {
+    this.#living.delete(worker);
+    void worker.terminate();
+    this.ready();
+  }
+
+  /** Has one ready, or at work. */
   ready(): void {
-    if (this.#idle.length === 0) this.give(this.#made());
+    if (this.#living.size === 0) this.give(this.#made());
   }
 
   #made(): Worker {
     const worker = new Worker(this.file, { resourceLimits: { maxOldGenerationSizeMb: MOST_MB } });
+    this.#living.add(worker);
     const forget = () => {
+      this.#living.delete(worker);
       const at = this.#idle.indexOf(worker);
       if (at >= 0) this.#idle.splice(at, 1);
     };
@@ -139,10 +149,7 @@ async function* piecesOf(bench: Bench, { job, gone, leave }: Turn): AsyncGenerat
     gone?.removeEventListener('abort', goAway);
     worker.off('message', hear).off('error', breakDown).off('exit', exit);
     if (ended && !failed) bench.give(worker);
-    else {
-      void worker.terminate();
-      bench.ready();
-    }
+    else bench.discard(worker);
   }
 }
 
