@@ -89,13 +89,19 @@ export class Copy extends Subscribable {
     this.changed();
   }
 
-  /** Writes what has gathered: changes and the line that they reach to, together or not at all. */
+  #settling: Promise<unknown> = Promise.resolve();
+
+  /** Writes what has gathered: changes and the line that they reach to, together or not at all; done once all is kept. */
   async settle(): Promise<void> {
     const { head } = this;
     const changes = [...this.#unwritten.values()];
     this.#drop();
-    if (!head || changes.length === 0) return;
-    await this.keeper.write(async (db) => {
+    if (head && changes.length > 0) this.#settling = Promise.all([this.#settling, this.#keep(head, changes)]);
+    await this.#settling;
+  }
+
+  #keep(head: CopyHead, changes: readonly Written[]): Promise<boolean> {
+    return this.keeper.write(async (db) => {
       const transaction = db.transaction(['records', 'copies'], 'readwrite');
       const store = transaction.objectStore('records');
       for (const { table, id, after } of changes) {

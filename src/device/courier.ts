@@ -48,6 +48,8 @@ export class Courier extends Subscribable {
     super();
   }
 
+  readonly #copyKept = () => this.copy.settle();
+
   /** Sends what waits, in order: photos first, since a command may show them. */
   flush(): Promise<void> {
     this.#sending ??= this.#sendAll().finally(() => (this.#sending = null));
@@ -75,7 +77,10 @@ export class Courier extends Subscribable {
     );
     for (const change of done) for (const lost of change.lost) this.news.lost(lost, change);
     const mine = new Set(this.outbox.all.map(({ command }) => command.id));
-    void this.outbox.taken(done.filter(({ id }) => mine.has(id)).map(({ id }) => ({ id, seq })));
+    void this.outbox.taken(
+      done.filter(({ id }) => mine.has(id)).map(({ id }) => ({ id, seq })),
+      this.#copyKept,
+    );
   }
 
   async #look(): Promise<void> {
@@ -173,7 +178,7 @@ export class Courier extends Subscribable {
       answer.status === 'applied' && of.has(answer.id) ? [answer] : [],
     );
     const whole = this.#promote(applied, of);
-    await this.outbox.taken(applied);
+    await this.outbox.taken(applied, this.#copyKept);
     let other = false;
     for (const answer of answers) {
       if (answer.status === 'applied' || answer.id === null || !of.has(answer.id)) continue;
@@ -288,7 +293,7 @@ export class Courier extends Subscribable {
       return this.#fetchWhole(site);
     }
     // What the server has, though its answer never came, waits no longer.
-    await this.outbox.taken(entries.filter(({ command }) => mine.has(command.id)).map(({ seq, command }) => ({ id: command.id, seq }))); // prettier-ignore
+    await this.outbox.taken(entries.filter(({ command }) => mine.has(command.id)).map(({ seq, command }) => ({ id: command.id, seq })), this.#copyKept); // prettier-ignore
     if (!head.more && (this.copy.head!.seq < head.seq || this.copy.head!.hash === ''))
       this.copy.write([], head.seq, head.hash);
   }

@@ -76,6 +76,15 @@ describe('the device', () => {
     expect(acceptedBy(server).slice(-3)).toEqual([20.61, 20.62, 20.63]);
   });
 
+  it('shows over a new start what the server has just taken, when the server is away by then', async () => {
+    const first = await started();
+    first.give('reading.take', reading(first, 20.64));
+    await settled(first);
+    server.away = true;
+    const second = await started();
+    expect(values(second).filter((value) => value === 20.64)).toHaveLength(1);
+  });
+
   it('does not double what was taken when the answer was lost', async () => {
     const device = await started();
     server.loseAnswers = true;

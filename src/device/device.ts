@@ -116,6 +116,8 @@ export class Device extends Subscribable {
     this.#view.clear(this.#copy.records);
     for (const { command, by, refusal } of this.#outbox.all) {
       if (refusal || command.site !== this.#site) continue;
+      // The copy may have it already where the page was left before it left the outbox.
+      if (this.#copy.records.get('change', command.id)) continue;
       try {
         this.#view.write(apply(this.#view, command, by));
       } catch (error) {

@@ -42,7 +42,7 @@ describe('the outbox, while it reads its store', () => {
     const outbox = new Outbox(keeper);
     await outbox.add(waiting('01'));
     const loading = outbox.load();
-    await outbox.taken([{ id: '01', seq: 1 }]);
+    await outbox.taken([{ id: '01', seq: 1 }], () => Promise.resolve());
     end();
     await loading;
     expect(ids(outbox)).toEqual([]);

@@ -96,8 +96,11 @@ export class Outbox extends Subscribable {
     return kept;
   }
 
-  /** The server has taken these: they leave the outbox, and are kept beside it. */
-  async taken(answers: readonly { id: Id; seq: number }[]): Promise<void> {
+  /**
+   * The server has taken these: they leave the outbox, and are kept beside it. On the device they leave it only once
+   * the copy that shows them is kept: a page that is loaded between must show them from one or the other.
+   */
+  async taken(answers: readonly { id: Id; seq: number }[], copyKept: () => Promise<void>): Promise<void> {
     const seqs = new Map(answers.map(({ id, seq }) => [id, seq]));
     const sent = this.#all.flatMap(({ command, person, by }): Sent[] => {
       const seq = seqs.get(command.id);
@@ -105,6 +108,8 @@ export class Outbox extends Subscribable {
     });
     if (sent.length === 0) return;
     this.#leave(new Set(sent.map(({ id }) => id)));
+    await copyKept();
+    for (const { id } of sent) ahead.kept(id);
     await this.keeper.write(async (db) => {
       const transaction = db.transaction(['outbox', 'sent'], 'readwrite');
       for (const one of sent) {
@@ -137,6 +142,7 @@ export class Outbox extends Subscribable {
   /** Drops commands that were set aside, after somebody has read why. */
   async drop(ids: readonly Id[]): Promise<void> {
     this.#leave(new Set(ids));
+    for (const id of ids) ahead.kept(id);
     await this.keeper.write(async (db) => {
       const transaction = db.transaction('outbox', 'readwrite');
       for (const id of ids) void transaction.store.delete(id);
@@ -147,7 +153,7 @@ export class Outbox extends Subscribable {
   #leave(ids: ReadonlySet<Id>): void {
     for (const id of ids) {
       this.#left.add(id);
-      if (this.#unkept.delete(id)) ahead.kept(id);
+      this.#unkept.delete(id);
     }
     this.#all = this.#all.filter(({ command }) => !ids.has(command.id));
     this.changed();

@@ -111,8 +111,8 @@ describe('a device', () => {
     proxy.line = { is: 'cut', after: 25 };
     await read(page, 'Inner sheath', '22.41');
     await page.reload();
-    await page.waitForSelector('.bench');
-    expect(await chips(page, 'Inner sheath')).toContain('22.41');
+    await page.waitForSelector('.place[aria-label="Inner sheath"] .chip[aria-label="Reading 22.41"]');
+    expect((await chips(page, 'Inner sheath')).filter((text) => text === '22.41')).toHaveLength(1);
     proxy.line = { is: 'open' };
     await sent(page);
     expect((await held(demo.served, 'inner-sheath')).filter((value) => value === 22.41)).toHaveLength(1);
