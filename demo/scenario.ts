@@ -1,7 +1,8 @@
 import { entryId, type EntrySpec, type SiteSpec } from './spec';
 import { normalAt } from '../src/core/instrument/random';
 import type { DossierFields } from '../src/core/commands/commands';
-import { KINDS, looksOf, type Kind } from '../src/core/kinds/kinds';
+import { KINDS, looksOf } from '../src/core/kinds/kinds';
+import type { Kind } from '../src/core/kinds/kind';
 import type { KindId } from '../src/core/record/kind-ids';
 import type { GlandSize, Id } from '../src/core/record/types';
 import { gapFor } from '../src/core/rulebook/gap-scale';

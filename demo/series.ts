@@ -1,6 +1,7 @@
 import { transitSheet } from './transits';
 import type { DossierFields } from '../src/core/commands/commands';
-import { KINDS, measures, type Kind } from '../src/core/kinds/kinds';
+import { KINDS, measures } from '../src/core/kinds/kinds';
+import type { Kind } from '../src/core/kinds/kind';
 import type { KindId } from '../src/core/record/kind-ids';
 import type {
   AssemblySheet,

@@ -1,6 +1,6 @@
 import type { Stage } from '../core/makeoff/stage';
 import { kindOf, type Dossier } from '../core/rulebook/dossier';
-import type { Kind } from '../core/kinds/kinds';
+import type { Kind } from '../core/kinds/kind';
 import { drawMineral } from './section/mineral';
 import { drawSection } from './section/section';
 import { drawTransit } from './transit/face';

@@ -10,7 +10,7 @@ import { conditionLook, conditionNumber } from '../kinds/worked-looks';
 import { DIAMETERS } from '../kinds/places';
 import { hashOfSeal, SEAL_RULE } from '../record/seal';
 import type { Slice } from '../record/slice';
-import type { LookQuestion } from '../kinds/kinds';
+import type { LookQuestion } from '../kinds/look';
 import type { Entry, Id } from '../record/types';
 
 export function applyTake(draft: Draft, payload: Payloads['reading.take']): void {

@@ -1,7 +1,7 @@
 import type { DiameterMethod } from '../measuring/diameter';
 import type { Cable, Certificate, Enclosure, Entry, GlandSize, Range, Round, Site } from '../record/types';
 import type { CableShape } from '../record/types';
-import type { Kind } from './kinds';
+import type { Kind } from './kind';
 
 /** What of an entry its places, looks and steps are asked by; a dossier of the rule book is one. */
 export interface Situation {

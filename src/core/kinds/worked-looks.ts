@@ -1,5 +1,5 @@
 import type { JointId, School } from '../record/types';
-import { jointAnswer, jointGrade, jointSeen, jointTitle } from './places';
+import { jointAnswer, jointGrade, jointSeen, jointTitle } from './joints';
 import { bad, good, look, where, type LookQuestion } from './look';
 
 /** How a joint that is closed by looking was found; null for a school that is measured. */

@@ -1,8 +1,12 @@
 import { partsOf } from '../finder/schedule';
 import { CandidateJudge } from '../finder/candidate';
 import { needOf } from '../finder/need';
-import { placeOf, partTick, type LookQuestion, type Part, type Place, type Step } from '../kinds/kinds';
-import { DIAMETERS, jointAnswer } from '../kinds/places';
+import { placeOf, partTick } from '../kinds/kinds';
+import type { LookQuestion } from '../kinds/look';
+import type { Part, Step } from '../kinds/steps';
+import type { Place } from '../kinds/place';
+import { DIAMETERS } from '../kinds/places';
+import { jointAnswer } from '../kinds/joints';
 import { isTestHold, MEASURE } from '../kinds/steps';
 import type { Habit, Joint, MakeOff, PackedOpening, Tick } from '../record/types';
 import { pickList } from '../rulebook/transit-planned';

@@ -1,4 +1,7 @@
-import { looksOf, placesOf, type LookQuestion, type Place, type Step } from '../kinds/kinds';
+import { looksOf, placesOf } from '../kinds/kinds';
+import type { LookQuestion } from '../kinds/look';
+import type { Place } from '../kinds/place';
+import type { Step } from '../kinds/steps';
 import { TEST_HOLDS } from '../kinds/steps';
 import { kindOf, type Dossier } from './dossier';
 

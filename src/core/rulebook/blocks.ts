@@ -1,4 +1,4 @@
-import type { Kind } from '../kinds/kinds';
+import type { Kind } from '../kinds/kind';
 import { isLater } from '../instrument/calibration';
 import { type BlockState, type SideFault, type SideState } from './transit-found';
 import { conforms, fails, marginal, unread, type Check } from './check';

@@ -1,5 +1,5 @@
 import type { Hazard, Severity } from '../defects/severity';
-import type { Kind } from '../kinds/kinds';
+import type { Kind } from '../kinds/kind';
 import type { Grade } from '../record/types';
 import type { Context } from './dossier';
 import type { Aspect, Facts, Outcome } from '../record/finding';

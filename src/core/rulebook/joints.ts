@@ -1,6 +1,7 @@
-import { GAP, taskOfJoint } from '../kinds/places';
+import { GAP } from '../kinds/places';
+import { taskOfJoint } from '../kinds/joints';
 import { measures } from '../kinds/kinds';
-import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../kinds/places';
+import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../kinds/joints';
 import type { Joint } from '../record/types';
 import { notApplicable, unread } from './check';
 import { groupsOf, kindOf, type Context } from './dossier';

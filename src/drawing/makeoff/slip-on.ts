@@ -1,4 +1,4 @@
-import type { Part } from '../../core/kinds/kinds';
+import type { Part } from '../../core/kinds/steps';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing, type Material, type Point } from '../shapes';
 

@@ -11,7 +11,7 @@ import {
 import { isWorse, type Aspect, type Finding } from '../../core/record/finding';
 import { judgeValues } from '../../core/rulebook/judge-value';
 import { valueTaskOf } from '../../core/rulebook/value-task';
-import type { Place } from '../../core/kinds/kinds';
+import type { Place } from '../../core/kinds/place';
 import { DIAMETERS } from '../../core/kinds/places';
 import type { Id, Reading, ReadingFault } from '../../core/record/types';
 import type { PartState } from '../../drawing/shapes';

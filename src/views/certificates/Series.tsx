@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { seriesOf, type SeriesPart } from '../../core/finder/series';
 import { KINDS } from '../../core/kinds/kinds';
-import { jointTitle } from '../../core/kinds/places';
+import { jointTitle } from '../../core/kinds/joints';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate, Id } from '../../core/record/types';
 import { assess } from '../../core/rulebook/assess';

@@ -1,4 +1,4 @@
-import type { Place } from '../../core/kinds/kinds';
+import type { Place } from '../../core/kinds/place';
 import type { Id, Instrument, Round, Unit } from '../../core/record/types';
 import { QUANTITIES, readQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { InstrumentLine } from '../../core/instrument/line';

@@ -1,5 +1,5 @@
 import { memo, useState } from 'react';
-import type { LookQuestion } from '../../core/kinds/kinds';
+import type { LookQuestion } from '../../core/kinds/look';
 import { conditionNumber } from '../../core/kinds/worked-looks';
 import type { Id, Look } from '../../core/record/types';
 import { day } from '../../core/words/en/format';

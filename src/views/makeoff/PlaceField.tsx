@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
-import type { Place } from '../../core/kinds/kinds';
+import type { Place } from '../../core/kinds/place';
 import { shownQuantity } from '../../core/quantity/quantity';
 import type { MakeOff, Unit } from '../../core/record/types';
 import { groupsOf, type Dossier } from '../../core/rulebook/dossier';

@@ -1,4 +1,4 @@
-import { jointGrade } from '../../kinds/places';
+import { jointGrade } from '../../kinds/joints';
 import type { Check } from '../check';
 import { judgeJoints } from '../joints';
 

@@ -2,7 +2,7 @@ import type { Connection } from '../../finder/connection';
 import type { Clock } from '../../makeoff/clocks';
 import type { CutMarks } from '../../makeoff/marks';
 import type { PlanStep } from '../../makeoff/plan';
-import { jointTitle } from '../../kinds/places';
+import { jointTitle } from '../../kinds/joints';
 import type { Habit, MakeOff } from '../../record/types';
 import { figure, limits } from './format';
 

@@ -1,0 +1,52 @@
+import type { Kind } from '../kind';
+import * as looks from '../looks';
+import * as places from '../places';
+import * as steps from '../steps';
+
+export const THREAD = [
+  places.ENGAGEMENT,
+  places.ADAPTOR_ENGAGEMENT,
+  places.THREAD_TURNS,
+  places.THREAD_MAJOR,
+  places.THREAD_PITCH,
+];
+export const OUTSIDE = [places.OUTER, places.GAP];
+export const CONE = [places.ARMOUR, places.ARMOUR_LENGTH];
+
+export const SEEN = [looks.MARKING, looks.UNUSED, looks.BARE, looks.FLATS, looks.TAPER];
+export const AROUND = [
+  looks.WASHER, looks.BOND_LOOK, looks.SHROUD, looks.SUPPORTED, looks.CORES, looks.UNALTERED, looks.DAMAGE,
+  looks.SEAL_STATE, looks.SINGLE,
+]; // prettier-ignore
+export const CUT = [looks.INSIDE, looks.SCORED];
+
+export const SLEEVES = [steps.SHROUD_PART, steps.BACK_NUT, steps.MIDDLE_NUT];
+export const STRIPPED = [
+  steps.STRIP_OUTER,
+  steps.CUT_ARMOUR,
+  steps.STRIP_INNER,
+  steps.MEASURE,
+  steps.BODY_IN,
+];
+export const FINISHED = [steps.OUTER_SHUT, steps.TAG_BOND, steps.COVER];
+
+export type Rest = Partial<Kind> & Pick<Kind, 'id' | 'title'>;
+
+/** An armoured gland with an inner seal; the other kinds differ from it. */
+export const armoured = (rest: Rest): Kind => ({
+  parts: [...SLEEVES, steps.RING_EITHER],
+  places: [places.INNER, ...CONE, ...OUTSIDE, ...THREAD, places.INNER_PROUD, places.SUPPORT, places.BOND],
+  looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
+  steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.INNER_BACK, steps.CLAMP_SHUT, ...FINISHED],
+  joints: ['entry', 'clamp', 'inner-seal', 'outer-seal'],
+  ring: 'universal',
+  armour: 'cone',
+  inner: 'seal',
+  pot: 'none',
+  mineral: false,
+  transit: null,
+  wall: 'enclosure',
+  certified: true,
+  drawing: 'gland',
+  ...rest,
+});

@@ -1,0 +1,21 @@
+import * as looks from '../looks';
+import * as places from '../places';
+import * as steps from '../steps';
+import { AROUND, armoured, CUT, OUTSIDE, SEEN, THREAD } from './base-armoured';
+
+export const glandBarrierPlain = armoured({
+  id: 'gland-barrier-plain',
+  title: 'barrier gland for unarmoured cable',
+  parts: [steps.SHROUD_PART, steps.BACK_NUT],
+  places: [places.OVER_CORES, ...OUTSIDE, ...THREAD, places.REACH, places.SUPPORT],
+  looks: [...SEEN, looks.VOIDS, looks.WITNESS, looks.SPIGOT, ...CUT, ...AROUND],
+  steps: [
+    steps.STRIP_OUTER, steps.CORES_APART, steps.MEASURE, steps.HOLD_SPIGOT, steps.BODY_IN, steps.MIX, steps.PACK,
+    steps.CURE_LOOK, steps.POT_SHUT, steps.OUTER_SHUT, steps.BOND_ONLY, steps.COVER,
+  ], // prettier-ignore
+  joints: ['entry', 'pot', 'outer-seal'],
+  ring: 'none',
+  armour: 'none',
+  inner: 'none',
+  pot: 'compound',
+});

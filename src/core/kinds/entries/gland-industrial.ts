@@ -1,0 +1,17 @@
+import * as looks from '../looks';
+import * as places from '../places';
+import * as steps from '../steps';
+import { AROUND, armoured, CONE, CUT, SEEN, STRIPPED, THREAD } from './base-armoured';
+
+export const glandIndustrial = armoured({
+  id: 'gland-industrial',
+  title: 'industrial gland',
+  parts: [steps.SHROUD_PART, steps.BACK_NUT, steps.TAG_PART],
+  places: [...CONE, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
+  looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
+  steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.OUTER_GRIP, steps.TAG_BOND, steps.COVER],
+  joints: ['entry', 'clamp', 'outer-seal'],
+  inner: 'none',
+  certified: false,
+  drawing: 'industrial',
+});

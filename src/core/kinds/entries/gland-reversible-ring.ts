@@ -1,0 +1,9 @@
+import * as steps from '../steps';
+import { armoured, SLEEVES } from './base-armoured';
+
+export const glandReversibleRing = armoured({
+  id: 'gland-reversible-ring',
+  title: 'reversible-ring gland',
+  parts: [...SLEEVES, steps.RING_TURNED],
+  ring: 'reversible',
+});

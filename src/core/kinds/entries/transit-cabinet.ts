@@ -1,0 +1,9 @@
+import * as looks from '../looks';
+import { transit, TRANSIT_LOOKS } from './base-transit';
+
+export const transitCabinet = transit({
+  id: 'transit-cabinet',
+  title: 'cabinet transit',
+  wall: 'enclosure',
+  looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.UNUSED],
+});
