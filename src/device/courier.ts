@@ -36,6 +36,7 @@ export class Courier extends Subscribable {
   #looking: Promise<void> | null = null;
   #lookAgain = false;
   #retry: ReturnType<typeof setTimeout> | null = null;
+  #stopped = false;
   readonly #failures = new Map<Id, number>();
 
   constructor(
@@ -120,17 +121,18 @@ export class Courier extends Subscribable {
   }
 
   #tryLater(): void {
-    if (this.#retry) return;
+    if (this.#retry || this.#stopped) return;
     this.#retry = setTimeout(() => {
       this.#retry = null;
       void this.refresh().then(() => this.flush());
     }, this.backoff.next());
   }
 
-  /** Stops trying. */
-  stop(): void {
+  /** Stops trying; done once what is on its way has come or failed. */
+  async stop(): Promise<void> {
+    this.#stopped = true;
     if (this.#retry) clearTimeout(this.#retry);
-    this.#retry = null;
+    await Promise.all([this.#looking, this.#sending]);
   }
 
   async #sendAll(): Promise<void> {
@@ -178,6 +180,9 @@ export class Courier extends Subscribable {
       answer.status === 'applied' && of.has(answer.id) ? [answer] : [],
     );
     const whole = this.#promote(applied, of);
+    const first = this.copy.head === null;
+    // What the copy does not show yet stays in the outbox until it does; a site's first copy comes once it is sent.
+    if (!whole && !first) await this.#catchUp();
     await this.outbox.taken(applied, this.#copyKept);
     let other = false;
     for (const answer of answers) {
@@ -187,7 +192,7 @@ export class Courier extends Subscribable {
       if (field === 'person') other = true;
       else await this.outbox.refuse(id, { code, field, message });
     }
-    if (!whole) await this.#catchUp();
+    if (!whole && first) await this.#catchUp();
     if (other) {
       await this.#askWho();
       throw new ApiError(401, 'who', 'Somebody else is signed in.');

@@ -155,7 +155,7 @@ export class Device extends Subscribable {
       this.#courier.online = false;
       if (this.#ready === 'loading') this.#ready = 'unreached';
       this.#look();
-      setTimeout(() => void this.#askServer(site, entry), this.#asking.next());
+      this.#askAgain = setTimeout(() => void this.#askServer(site, entry), this.#asking.next());
     }
   }
 
@@ -167,6 +167,7 @@ export class Device extends Subscribable {
   }
 
   #onceNamed: (() => Promise<void>) | null = null;
+  #askAgain: ReturnType<typeof setTimeout> | null = null;
 
   readonly #asking = { next: ((wait = 500) => () => (wait = Math.min(wait * 2, 30_000)) * (0.5 + Math.random() / 2))() }; // prettier-ignore
 
@@ -333,9 +334,10 @@ export class Device extends Subscribable {
 
   /** Stops talking to the server and to other tabs; what has gathered is written. */
   async close(): Promise<void> {
-    this.#courier.stop();
+    if (this.#askAgain) clearTimeout(this.#askAgain);
     this.#tabs?.close();
     this.#tabs = null;
+    await this.#courier.stop();
     await this.#copy.settle();
   }
 }

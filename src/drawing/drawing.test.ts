@@ -5,6 +5,7 @@ import { dossierWith, type Change } from '../core/rulebook/sound-entry.test.data
 import { drawEntry } from './draw';
 import type { Drawing, Point, Shape } from './shapes';
 import { drawingToSvg } from './svg';
+import { kindTitle } from '../core/words/en/kinds/kinds';
 
 const polygons = (drawing: Drawing, material: string, place?: string) =>
   drawing.shapes.filter(
@@ -42,7 +43,7 @@ describe('a section', () => {
       const nameable = new Set(KINDS[kind].places.map(({ id }) => id));
       const anchored = drawing.anchors.map(({ place }) => place);
       expect(anchored.filter((place) => !nameable.has(place))).toEqual([]);
-      expect(drawing.description).toContain(KINDS[kind].title);
+      expect(drawing.description).toContain(kindTitle(kind));
     },
   );
 

@@ -1,11 +1,10 @@
-import type { Need } from '../core/finder/need';
-import { propose } from '../core/finder/schedule';
+import { propose, type End } from '../core/finder/schedule';
 import { slim, type SlimProposal } from '../core/finder/slim';
 import type { Certificate } from '../core/record/types';
 
 /** What the page asks of the worker. */
 export interface ScheduleJob {
-  needs: { need: Need; where: string; fitted: string | null }[];
+  needs: End[];
   certificates: Certificate[];
   at: string;
 }

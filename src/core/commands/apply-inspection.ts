@@ -12,6 +12,7 @@ import { hashOfSeal, SEAL_RULE } from '../record/seal';
 import type { Slice } from '../record/slice';
 import type { LookQuestion } from '../kinds/look';
 import type { Entry, Id } from '../record/types';
+import { titleFacts } from '../kinds/worded';
 
 export function applyTake(draft: Draft, payload: Payloads['reading.take']): void {
   draft.needFree('reading', payload.id);
@@ -23,12 +24,12 @@ export function applyTake(draft: Draft, payload: Payloads['reading.take']): void
   if (!place) throw new Refusal('invalid', 'place', 'place.none');
   if (!place.instruments.includes(instrument.kind)) {
     throw new Refusal('invalid', 'instrument', 'place.instrument', {
-      place: place.title,
+      ...titleFacts(place),
       instruments: place.instruments.join(', '),
     });
   }
   if (DIAMETERS.has(place.id) && payload.value <= 0) {
-    throw new Refusal('invalid', 'value', 'place.above-zero', { place: place.title });
+    throw new Refusal('invalid', 'value', 'place.above-zero', titleFacts(place));
   }
   const { at, site } = draft.command;
   const fault = faultOf(instrument, payload.value, at);

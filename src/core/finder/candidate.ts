@@ -18,7 +18,7 @@ import { diameterOf, type Context } from '../rulebook/dossier';
 import type { Aspect } from '../record/finding';
 import { fitTaskOf } from '../rulebook/fit-task';
 import { contextOf } from '../rulebook/judge';
-import { washerReasons } from '../rulebook/washer';
+import { washerReasons, type WasherReason } from '../rulebook/washer';
 import { connectionOf, type Connection } from './connection';
 import type { Need, Source } from './need';
 
@@ -53,7 +53,7 @@ export interface Candidate {
   dimensions: Dimension[];
   connection: Connection;
   /** Why a sealing washer is needed; empty when none is. */
-  washer: string[];
+  washer: WasherReason[];
   /** Whether it is a barrier gland. */
   barrier: boolean;
   /** 1 with every dimension in the middle of its range, 0 with one at a limit; below 0 outside. */

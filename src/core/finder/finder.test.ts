@@ -207,15 +207,19 @@ describe('a whole schedule', () => {
     const needs = needsOf(slice, 's');
     const found = needs.map((need) => propose(need, FILE, AT));
     expect(found.map(({ tag, where, best }) => [tag, where, best?.size.size ?? null])).toEqual([
-      ['P-1', 'JB-1, entry A', 'S3'],
-      ['P-2', 'no entry yet', null],
+      ['P-1', { tag: 'JB-1', label: 'A' }, 'S3'],
+      ['P-2', null, null],
     ]);
     const list = partsList(found.map(({ best }, i) => ({ cable: needs[i]!.need.cable, best })));
-    expect(list.map(({ part, count }) => `${count} ${part}`)).toEqual([
-      '1 Dessel Yard compound, grey pack, pack of 43 ml',
-      '1 earth tag M25x1.5',
-      '1 FRN 23.0721 barrier gland, S3 (M25x1.5)',
-      '1 sealing washer M25x1.5',
+    const thread = 'M25x1.5';
+    expect(list).toEqual([
+      {
+        part: { is: 'gland', certificate: 'FRN 23.0721', kind: 'gland-barrier', size: 'S3', thread },
+        count: 1,
+      },
+      { part: { is: 'washer', thread }, count: 1 },
+      { part: { is: 'earth-tag', thread }, count: 1 },
+      { part: { is: 'compound', name: 'Dessel Yard compound, grey pack', packMl: 43 }, count: 1 },
     ]);
   });
   it('says nothing of packs for a pot that the cores overfill', () => {

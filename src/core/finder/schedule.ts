@@ -6,6 +6,21 @@ import { currentRound, dossierOf, type Dossier } from '../rulebook/dossier';
 import { CandidateJudge, type Candidate } from './candidate';
 import { needOf, type Need } from './need';
 import { bestGland } from './rank';
+import type { Supply } from './supply';
+
+/** An entry by its enclosure's tag and its own label. */
+export interface EntryName {
+  tag: string;
+  label: string;
+}
+
+/** One end of a cable: what it needs, where it goes, and what it has now. */
+export interface End {
+  need: Need;
+  /** Null for a cable that goes nowhere yet. */
+  where: EntryName | null;
+  fitted: string | null;
+}
 
 /** One end of a cable and the gland that is proposed for it. */
 export interface Proposal {
@@ -13,7 +28,7 @@ export interface Proposal {
   tag: string;
   /** Entry the end goes to; null for a cable without one. */
   entry: Id | null;
-  where: string;
+  where: EntryName | null;
   /** Null when no size on file fits. */
   best: Candidate | null;
   /** Gland that the entry has now, as "certificate, size"; null without. */
@@ -22,19 +37,22 @@ export interface Proposal {
 
 /** One line of the parts list. */
 export interface PartLine {
-  part: string;
+  part: Supply;
   count: number;
 }
 
 /** Needs of every cable of a site: one per entry that it goes to, one for a cable that goes nowhere yet. */
-export function needsOf(slice: Slice, site: Id): { need: Need; where: string; fitted: string | null }[] {
+export function needsOf(
+  slice: Slice,
+  site: Id,
+): { need: Need; where: EntryName | null; fitted: string | null }[] {
   const stand = standIn(slice, site);
-  return slice.by('cable', 'site', site).flatMap((cable) => {
+  return slice.by('cable', 'site', site).flatMap((cable): End[] => {
     // A mineral-insulated cable ends in a pot of its own system, not in a gland for soft sheaths.
     if (cable.mineral) return [];
     const entries = slice.by('entry', 'cable', cable.id);
     if (entries.length === 0)
-      return stand ? [{ need: needOf(stand, cable, false, false), where: 'no entry yet', fitted: null }] : [];
+      return stand ? [{ need: needOf(stand, cable, false, false), where: null, fitted: null }] : [];
     return entries.flatMap((entry) => {
       const dossier = dossierOf(slice, entry.id, currentRound(slice, entry.id, site));
       if (!dossier) return [];
@@ -43,7 +61,7 @@ export function needsOf(slice: Slice, site: Id): { need: Need; where: string; fi
       return [
         {
           need: needOf(dossier, cable, true),
-          where: `${dossier.enclosure.tag}, entry ${entry.label}`,
+          where: { tag: dossier.enclosure.tag, label: entry.label },
           fitted,
         },
       ];
@@ -66,7 +84,7 @@ function standIn(slice: Slice, site: Id): Dossier | null {
  * @param at time of judging, ISO 8601
  */
 export function propose(
-  { need, where, fitted }: { need: Need; where: string; fitted: string | null },
+  { need, where, fitted }: End,
   certificates: readonly Certificate[],
   at: string,
 ): Proposal {
@@ -88,38 +106,40 @@ function sameAsFitted({ dossier, ...need }: Need, best: Candidate | null, at: st
   return alike ? fitted : best;
 }
 
-/** Everything that has to be ordered for the proposals, counted, in the order of its name. */
+/** Everything that has to be ordered for the proposals, counted. */
 export function partsList(proposals: readonly { cable: Cable; best: Candidate | null }[]): PartLine[] {
-  const counts = new Map<string, number>();
-  const add = (part: string, n = 1) => counts.set(part, (counts.get(part) ?? 0) + n);
+  const lines = new Map<string, PartLine>();
   for (const { cable, best } of proposals) {
-    if (best) for (const [part, n] of partsOf(cable, best)) add(part, n);
+    for (const [part, count] of best ? partsOf(cable, best) : []) {
+      const key = JSON.stringify(part);
+      lines.set(key, { part, count: count + (lines.get(key)?.count ?? 0) });
+    }
   }
-  return [...counts]
-    .map(([part, count]) => ({ part, count }))
-    .sort((a, b) => a.part.localeCompare(b.part, 'en', { numeric: true }));
+  return [...lines.values()];
 }
 
 /** Parts that one made-off entry needs, each with its number. */
 export function partsOf(
   cable: Cable,
   { certificate, size, connection, washer, ringFace }: Candidate,
-): [part: string, count: number][] {
-  const { sheet } = certificate;
+): [part: Supply, count: number][] {
+  const { sheet, number } = certificate;
+  const { thread } = size;
   const kind = KINDS[certificate.kind];
-  const parts: [string, number][] = [
-    [`${certificate.number} ${kind.title}, ${size.size} (${size.thread})`, 1],
+  const parts: [Supply, number][] = [
+    [{ is: 'gland', certificate: number, kind: kind.id, size: size.size, thread }, 1],
   ];
+  const add = (part: Supply, count = 1) => parts.push([part, count]);
   if (kind.ring === 'dedicated' && ringFace)
-    parts.push([`clamping ring ${ringFace} for ${certificate.number}, ${size.size}`, 1]);
+    add({ is: 'ring', face: ringFace, certificate: number, size: size.size });
   const { adaptor, how } = connection;
-  if (adaptor) parts.push([`${adaptor.what} ${adaptor.male} to ${adaptor.female}`, 1]);
-  if (how === 'locknut') parts.push([`locknut ${size.thread}`, 1]);
-  if (washer.length > 0) parts.push([`sealing washer ${size.thread}`, 1]);
-  if (sheet.shroud && sheet.shroud !== 'none') parts.push([`${sheet.shroud} for ${size.size}`, 1]);
-  if (kind.armour === 'cone') parts.push([`earth tag ${size.thread}`, 1]);
+  if (adaptor) add({ is: 'adaptor', what: adaptor.what, male: adaptor.male, female: adaptor.female });
+  if (how === 'locknut') add({ is: 'locknut', thread });
+  if (washer.length > 0) add({ is: 'washer', thread });
+  if (sheet.shroud && sheet.shroud !== 'none') add({ is: 'shroud', what: sheet.shroud, size: size.size });
+  if (kind.armour === 'cone') add({ is: 'earth-tag', thread });
   const packs = packsOf(cable, certificate, size);
-  if (packs > 0) parts.push([`${sheet.compound!.name}, pack of ${sheet.compound!.packMl} ml`, packs]);
+  if (packs > 0) add({ is: 'compound', name: sheet.compound!.name, packMl: sheet.compound!.packMl }, packs);
   return parts;
 }
 

@@ -50,10 +50,12 @@ describe('a size series on one scale', () => {
 
   it('has a scale per seal, per armour with its ring, and for the pot', () => {
     const titles = (kind: Parameters<typeof dossierWith>[0]) =>
-      seriesOf(dossierWith(kind).certificate!.sheet).map(({ title }) => title);
-    expect(titles({})).toEqual(['Outer seal', 'Inner seal', 'Clamp, wire', 'Clamp, braid']);
-    expect(titles({ kind: 'gland-reversible-ring' })).toContain('Clamp, braid, ring braid');
-    expect(titles({ kind: 'gland-barrier' })).toContain('Over the cores');
-    expect(titles({ kind: 'gland-plain' })).toEqual(['Outer seal', 'Inner seal']);
+      seriesOf(dossierWith(kind).certificate!.sheet).map(({ is, armour, face }) =>
+        [is, armour, face].filter(Boolean).join(' '),
+      );
+    expect(titles({})).toEqual(['outer-seal', 'inner-seal', 'clamp wire', 'clamp braid']);
+    expect(titles({ kind: 'gland-reversible-ring' })).toContain('clamp braid braid');
+    expect(titles({ kind: 'gland-barrier' })).toContain('over-cores');
+    expect(titles({ kind: 'gland-plain' })).toEqual(['outer-seal', 'inner-seal']);
   });
 });

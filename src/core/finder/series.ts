@@ -10,9 +10,12 @@ export interface SeriesRange {
 export interface SeriesPart {
   /** Measured place that falls on this scale. */
   place: 'outer-sheath' | 'inner-sheath' | 'armour' | 'over-cores';
-  title: string;
+  /** What the ranges are of. */
+  is: 'outer-seal' | 'inner-seal' | 'clamp' | 'over-cores' | 'blocks';
   /** Armour that the ranges are for; null for seals and pots. */
   armour: string | null;
+  /** Face of the ring that they are for; null where both faces are alike, or there is no ring. */
+  face: string | null;
   ranges: SeriesRange[];
   /** Stretches that two sizes both take, mm. */
   overlaps: { sizes: [string, string]; rangeMm: Range }[];
@@ -20,49 +23,37 @@ export interface SeriesPart {
   holes: Range[];
 }
 
-const ARMOUR_TITLE = (armour: string, face: string) =>
-  face === 'both' ? `Clamp, ${armour}` : `Clamp, ${armour}, ring ${face}`;
-
 /** Every part of a sheet's sizes on a scale of its own. Lengths mm. */
 export function seriesOf({ sizes, transit }: AssemblySheet): SeriesPart[] {
   const parts: SeriesPart[] = [];
-  const add = (place: SeriesPart['place'], title: string, armour: string | null, ranges: SeriesRange[]) => {
-    if (ranges.length > 0) parts.push({ place, title, armour, ranges, ...coverage(ranges) });
+  const add = (
+    place: SeriesPart['place'],
+    is: SeriesPart['is'],
+    ranges: SeriesRange[],
+    { armour, face }: Pick<SeriesPart, 'armour' | 'face'> = { armour: null, face: null },
+  ) => {
+    if (ranges.length > 0) parts.push({ place, is, armour, face, ranges, ...coverage(ranges) });
   };
-  add(
-    'outer-sheath',
-    'Outer seal',
-    null,
-    sizes.flatMap(({ size, outer }) => (outer.rangeMm ? { size, rangeMm: outer.rangeMm } : [])),
+  const outer = sizes.flatMap(({ size, outer: { rangeMm } }) => (rangeMm ? { size, rangeMm } : []));
+  add('outer-sheath', 'outer-seal', outer);
+  const inner = sizes.flatMap(({ size, inner: seal }) =>
+    seal?.rangeMm ? { size, rangeMm: seal.rangeMm } : [],
   );
-  add(
-    'inner-sheath',
-    'Inner seal',
-    null,
-    sizes.flatMap(({ size, inner }) => (inner?.rangeMm ? { size, rangeMm: inner.rangeMm } : [])),
-  );
-  const faces = new Map<string, { armour: string; ranges: SeriesRange[] }>();
+  add('inner-sheath', 'inner-seal', inner);
+  const faces = new Map<string, { armour: string; face: string | null; ranges: SeriesRange[] }>();
   for (const { size, clamp } of sizes) {
     for (const { armour, face, rangeMm } of clamp) {
-      const title = ARMOUR_TITLE(armour, face);
-      const known = faces.get(title) ?? { armour, ranges: [] };
+      const key = `${armour} ${face}`;
+      const known = faces.get(key) ?? { armour, face: face === 'both' ? null : face, ranges: [] };
       known.ranges.push({ size, rangeMm });
-      faces.set(title, known);
+      faces.set(key, known);
     }
   }
-  for (const [title, { armour, ranges }] of faces) add('armour', title, armour, ranges);
-  add(
-    'over-cores',
-    'Over the cores',
-    null,
-    sizes.flatMap(({ size, pot }) => (pot ? { size, rangeMm: pot.overCoresMm } : [])),
-  );
-  add(
-    'outer-sheath',
-    'Blocks',
-    null,
-    (transit?.blocks ?? []).map(({ sizeMm, rangeMm }) => ({ size: `${sizeMm} mm`, rangeMm })),
-  );
+  for (const of of faces.values()) add('armour', 'clamp', of.ranges, of);
+  const pots = sizes.flatMap(({ size, pot }) => (pot ? { size, rangeMm: pot.overCoresMm } : []));
+  add('over-cores', 'over-cores', pots);
+  const blocks = (transit?.blocks ?? []).map(({ sizeMm, rangeMm }) => ({ size: `${sizeMm} mm`, rangeMm }));
+  add('outer-sheath', 'blocks', blocks);
   return parts;
 }
 

@@ -1,18 +1,15 @@
-import { JOINTS, SCHOOLS, type Grade, type Joint, type JointId, type School } from '../record/types';
+import {
+  JOINTS,
+  SCHOOLS,
+  type Grade,
+  type InstrumentKind,
+  type Joint,
+  type JointId,
+  type School,
+  type Unit,
+} from '../record/types';
 import { place, saying, type Place } from './place';
 import type { PlaceFunctions, ValueTask } from './situation';
-
-const JOINT_TITLE: Record<JointId, string> = {
-  entry: 'Gland into the wall',
-  clamp: 'Armour clamp',
-  'inner-seal': 'Inner seal',
-  'outer-seal': 'Outer seal',
-  pot: 'Pot',
-  'resin-port': 'Resin port',
-};
-
-/** What a joint is called. */
-export const jointTitle = (joint: JointId): string => JOINT_TITLE[joint];
 
 /** Id of the place or look at which a joint is answered, by its school. */
 export const jointAnswer = (joint: JointId, school: School): string => ANSWERS[school][joint];
@@ -44,7 +41,7 @@ export function taskOfJoint({ joint, school, range }: Joint): ValueTask | null {
   const { unit, settle } = MEASURED[school];
   return {
     place: jointAnswer(joint, school),
-    part: jointTitle(joint),
+    part: joint,
     unit,
     low: range[0],
     high: range[1],
@@ -66,34 +63,16 @@ export function jointPlace(joint: JointId, school: School): Place | null {
   return row && saying(row, ofJoint(joint, school));
 }
 
+/** How each school that is measured is read: turns counted from hand-tight, torque at which it just moves on, the gap. */
+const READ: Partial<Record<School, [instruments: readonly InstrumentKind[], unit: Unit]>> = {
+  turns: [['turn-mark'], 'turns'],
+  torque: [['torque-driver'], 'Nm'],
+  gap: [['feeler', 'caliper'], 'mm'],
+};
+
 function measuredJoint(joint: JointId, school: School): Place | null {
-  const title = JOINT_TITLE[joint];
-  const grade = jointGrade(joint);
-  const id = `${school}-${joint}`;
-  if (school === 'turns') {
-    return place(
-      id,
-      `${title}, turns`,
-      grade,
-      1,
-      'turns after hand-tight, by a mark on the nut',
-      ['turn-mark'],
-      'turns',
-    );
-  }
-  if (school === 'torque') {
-    return place(
-      id,
-      `${title}, torque`,
-      grade,
-      1,
-      'torque at which it just moves on',
-      ['torque-driver'],
-      'Nm',
-    );
-  }
-  if (school === 'gap') {
-    return place(id, `${title}, gap`, grade, 1, 'between the faces, at the narrowest', ['feeler', 'caliper']);
-  }
-  return null;
+  const read = READ[school];
+  if (!read) return null;
+  const row = place(jointAnswer(joint, school), jointGrade(joint), 1, ...read);
+  return { ...row, words: `joint-${school}`, joint };
 }

@@ -7,7 +7,6 @@ import type { Part, Step } from './steps';
 /** One kind of entry. Rules, drawings and views ask for its traits; nobody asks which kind an entry is. */
 export interface Kind {
   id: KindId;
-  title: string;
   /** Parts in the order in which they are slipped on the cable. */
   parts: readonly Part[];
   places: readonly Place[];

@@ -99,7 +99,7 @@ export const placeOf = (kind: KindId, place: string): Place | null => PLACES.get
 /** Every place by its id, the first of those that share one. */
 const ROWS = new Map<string, Place>();
 for (const row of Object.values(places)) {
-  if (typeof row === 'object' && 'how' in row && !ROWS.has(row.id)) ROWS.set(row.id, row);
+  if (typeof row === 'object' && 'unit' in row && !ROWS.has(row.id)) ROWS.set(row.id, row);
 }
 for (const joint of JOINTS)
   for (const school of SCHOOLS) {

@@ -1,11 +1,10 @@
 import type { Grade } from '../record/types';
 import type { Situation } from './situation';
+import type { Worded } from './worded';
 
 /** A question that is answered by looking. */
-export interface LookQuestion {
+export interface LookQuestion extends Worded {
   id: string;
-  title: string;
-  question: string;
   grade: Grade;
   /** Answers, the good ones first. */
   answers: readonly LookAnswer[];
@@ -15,19 +14,21 @@ export interface LookQuestion {
 
 export interface LookAnswer {
   id: string;
-  title: string;
   good: boolean;
 }
 
-export const good = (id: string, title: string): LookAnswer => ({ id, title, good: true });
-export const bad = (id: string, title: string): LookAnswer => ({ id, title, good: false });
+/** A look with the ids of its answers, and the key of its words where that is not its own id. */
 export const look = (
   id: string,
-  title: string,
   grade: Grade,
-  question: string,
-  ...answers: LookAnswer[]
-): LookQuestion => ({ id, title, question, grade, answers });
+  { good, bad }: { good: readonly string[]; bad: readonly string[] },
+  words = id,
+): LookQuestion => ({
+  id,
+  words,
+  grade,
+  answers: [...good.map((one) => ({ id: one, good: true })), ...bad.map((one) => ({ id: one, good: false }))],
+});
 
 /** A look that is asked only where there is something to look at. */
 export const where = (question: LookQuestion, asked: NonNullable<LookQuestion['asked']>): LookQuestion => ({

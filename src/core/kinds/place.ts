@@ -1,10 +1,10 @@
 import type { Grade, InstrumentKind, Unit } from '../record/types';
 import type { PlaceFunctions } from './situation';
+import type { Worded } from './worded';
 
 /** A place of an entry that is measured; the drawing's hit areas carry its id. */
-export interface Place extends PlaceFunctions {
+export interface Place extends PlaceFunctions, Worded {
   id: string;
-  title: string;
   unit: Unit;
   /** Least grade at which the place can be reached. */
   grade: Grade;
@@ -12,19 +12,18 @@ export interface Place extends PlaceFunctions {
   instruments: readonly InstrumentKind[];
   /** Readings that are asked for; 0 for a place that is measured only when in doubt. */
   wanted: number;
-  /** A short word on where and how. */
-  how: string;
 }
 
 export const place = (
   id: string,
-  title: string,
   grade: Grade,
   wanted: number,
-  how: string,
   instruments: readonly InstrumentKind[] = ['caliper'],
   unit: Unit = 'mm',
-): Place => ({ id, title, unit, grade, instruments, wanted, how });
+): Place => ({ id, words: id, unit, grade, instruments, wanted });
+
+/** A place that shares its id with another, in words of its own. */
+export const worded = (words: string, row: Place): Place => ({ ...row, words });
 
 /** A place with what it says of one entry. */
 export const saying = (row: Place, functions: PlaceFunctions): Place => ({ ...row, ...functions });

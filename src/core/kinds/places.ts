@@ -10,7 +10,7 @@ import { isSoft } from '../measuring/soft';
 import { linkLengths } from '../mineral/link';
 import { isFlameproof } from './compartment';
 import type { Kind } from './kind';
-import { place, saying } from './place';
+import { place, saying, worded } from './place';
 import type { PlaceFunctions, Situation } from './situation';
 import type { ClampFace } from '../record/types';
 
@@ -28,16 +28,30 @@ export function faceInUse(
 const ofOuterSeal: PlaceFunctions = {
   fit: ({ size, cable }) =>
     size?.outer.rangeMm
-      ? { part: 'Outer seal', rangeMm: size.outer.rangeMm, seal: size.outer, soft: isSoft(cable) }
+      ? { part: 'outer-seal', rangeMm: size.outer.rangeMm, seal: size.outer, soft: isSoft(cable) }
       : null,
+};
+
+/** What the clamp's range belongs to, by what its ring is like. */
+const PART_OF_RING: Record<Kind['ring'], string> = {
+  reversible: 'ring-face',
+  dedicated: 'ring-own',
+  universal: 'clamp-of',
+  none: 'clamp-of',
 };
 
 const ofArmour: PlaceFunctions = {
   fit(of, kind) {
     const face = faceInUse(of, kind);
     if (!face) return null;
-    const named = kind.ring === 'reversible' ? `Ring face ${face.face}` : kind.ring === 'dedicated' ? `Ring ${face.face}` : 'Clamp'; // prettier-ignore
-    return { part: `${named}, ${face.armour}`, rangeMm: face.rangeMm, seal: null, soft: false };
+    const part = PART_OF_RING[kind.ring];
+    return {
+      part,
+      on: { face: face.face, armour: face.armour },
+      rangeMm: face.rangeMm,
+      seal: null,
+      soft: false,
+    };
   },
   nominal: ({ cable }, { armour }) =>
     armour === 'gripped' && cable?.outerMm != null && cable.sheathMm !== null
@@ -73,326 +87,161 @@ const USUAL = {
 const BUNDLE = { few: 2.1, five: 2.5, more: 3 };
 
 /** Where the outer seal sits. */
-export const OUTER = saying(
-  place('outer-sheath', 'Outer sheath', 'close', 3, 'three readings 60° apart, where the outer seal sits', [
-    'caliper',
-    'tape',
-  ]),
-  ofOuterSeal,
-);
+export const OUTER = saying(place('outer-sheath', 'close', 3, ['caliper', 'tape']), ofOuterSeal);
 /** Gland into its adaptor: that joint counts like the one in the wall. */
-export const ADAPTOR_ENGAGEMENT = saying(
-  place(
-    'adaptor-engagement',
-    'Thread engaged in the adaptor',
-    'detailed',
-    0,
-    'engaged length of the gland in its adaptor; asked for where there is one',
-  ),
-  {
-    wantedIn: (of) => (isFlameproof(of) && of.entry.adaptors?.length ? 1 : 0),
-  },
-);
+export const ADAPTOR_ENGAGEMENT = saying(place('adaptor-engagement', 'detailed', 0), {
+  wantedIn: (of) => (isFlameproof(of) && of.entry.adaptors?.length ? 1 : 0),
+});
 /** Where the inner seal or the diaphragm sits. */
-export const INNER = saying(
-  place(
-    'inner-sheath',
-    'Inner sheath',
-    'detailed',
-    3,
-    'three readings 60° apart, where the inner seal sits',
-    ['caliper', 'tape'],
-  ),
-  {
-    wantedIn: ({ size }) => (size && !size.inner ? 0 : 3),
-    fit: ({ size, cable }, { inner }) =>
-      size?.inner?.rangeMm
-        ? {
-            part: inner === 'diaphragm' ? 'Diaphragm' : 'Inner seal',
-            rangeMm: size.inner.rangeMm,
-            seal: size.inner,
-            soft: isSoft(cable),
-          }
-        : null,
-    nominal: ({ cable }) => cable?.innerMm ?? USUAL.innerMm,
-  },
-);
+export const INNER = saying(place('inner-sheath', 'detailed', 3, ['caliper', 'tape']), {
+  wantedIn: ({ size }) => (size && !size.inner ? 0 : 3),
+  fit: ({ size, cable }, { inner }) =>
+    size?.inner?.rangeMm
+      ? {
+          part: inner === 'diaphragm' ? 'diaphragm' : 'inner-seal',
+          rangeMm: size.inner.rangeMm,
+          seal: size.inner,
+          soft: isSoft(cable),
+        }
+      : null,
+  nominal: ({ cable }) => cable?.innerMm ?? USUAL.innerMm,
+});
 /** The bundle that goes through the bore of a pot. */
-export const OVER_CORES = saying(
-  place(
-    'over-cores',
-    'Over the cores',
-    'detailed',
-    3,
-    'three readings 60° apart over the bundle of cores, where it enters the pot',
-  ),
-  {
-    fit: ({ size, cable }) =>
-      size?.pot
-        ? { part: 'Bore over the cores', rangeMm: size.pot.overCoresMm, seal: null, soft: isSoft(cable) }
-        : null,
-    nominal({ cable }) {
-      const { count = USUAL.cores, diameterMm = USUAL.coreMm } = cable?.cores[0] ?? {};
-      return diameterMm * (count === 1 ? 1 : count < 4 ? BUNDLE.few : count < 6 ? BUNDLE.five : BUNDLE.more);
-    },
+export const OVER_CORES = saying(place('over-cores', 'detailed', 3), {
+  fit: ({ size, cable }) =>
+    size?.pot ? { part: 'bore', rangeMm: size.pot.overCoresMm, seal: null, soft: isSoft(cable) } : null,
+  nominal({ cable }) {
+    const { count = USUAL.cores, diameterMm = USUAL.coreMm } = cable?.cores[0] ?? {};
+    return diameterMm * (count === 1 ? 1 : count < 4 ? BUNDLE.few : count < 6 ? BUNDLE.five : BUNDLE.more);
   },
-);
-export const ARMOUR = saying(
-  place('armour', 'Armour', 'detailed', 3, 'three wires, or three places of the braid or tape'),
-  ofArmour,
-);
+});
+export const ARMOUR = saying(place('armour', 'detailed', 3), ofArmour);
 /** Corrugated and interlocked armour is gripped from outside. */
-export const OVER_ARMOUR = saying(
-  place('armour', 'Over the armour', 'detailed', 3, 'three readings 60° apart over the ridges of the armour'),
-  ofArmour,
-);
-export const ENGAGEMENT = saying(
-  place(
-    'thread-engagement',
-    'Thread engaged',
-    'detailed',
-    1,
-    'engaged length: male thread less washer and run-out, or wall less chamfers',
-  ),
-  {
-    wantedIn: (of) => (isFlameproof(of) ? 1 : 0),
-    limits(of) {
-      if (!isFlameproof(of)) return null;
-      const thread = threadOfSize(of);
-      return thread?.smallEndMm != null ? [TAPER_THREADS * thread.pitchMm, null] : [depthAsked(of), null];
-    },
-    nominal: ({ enclosure }) => Math.max((enclosure.wallMm ?? USUAL.wallMm) - 1, 1),
+export const OVER_ARMOUR = saying(worded('over-armour', place('armour', 'detailed', 3)), ofArmour);
+export const ENGAGEMENT = saying(place('thread-engagement', 'detailed', 1), {
+  wantedIn: (of) => (isFlameproof(of) ? 1 : 0),
+  limits(of) {
+    if (!isFlameproof(of)) return null;
+    const thread = threadOfSize(of);
+    return thread?.smallEndMm != null ? [TAPER_THREADS * thread.pitchMm, null] : [depthAsked(of), null];
   },
-);
+  nominal: ({ enclosure }) => Math.max((enclosure.wallMm ?? USUAL.wallMm) - 1, 1),
+});
 /** Counted while unscrewing, instead of the length or beside it. */
-export const THREAD_TURNS = saying(
-  place(
-    'thread-turns',
-    'Turns while unscrewing',
-    'detailed',
-    0,
-    'turns counted until the thread comes free; they count like the engaged length',
-    ['turn-mark'],
-    'turns',
-  ),
-  {
-    limits(of) {
-      const thread = isFlameproof(of) ? threadOfSize(of) : null;
-      if (!thread) return null;
-      if (thread.smallEndMm !== null) return [TAPER_THREADS, null];
-      return [Math.max(PARALLEL_THREADS, depthAsked(of) / thread.pitchMm), null];
-    },
+export const THREAD_TURNS = saying(place('thread-turns', 'detailed', 0, ['turn-mark'], 'turns'), {
+  limits(of) {
+    const thread = isFlameproof(of) ? threadOfSize(of) : null;
+    if (!thread) return null;
+    if (thread.smallEndMm !== null) return [TAPER_THREADS, null];
+    return [Math.max(PARALLEL_THREADS, depthAsked(of) / thread.pitchMm), null];
   },
-);
-export const THREAD_MAJOR = saying(
-  place('thread-major', 'Thread major diameter', 'detailed', 0, 'over the crests of the gland’s male thread'),
-  {
-    // A cut thread is a little under its nominal size.
-    nominal: (of) => (threadOfSize(of)?.nominalMm ?? USUAL.threadMm) - 0.15,
+});
+export const THREAD_MAJOR = saying(place('thread-major', 'detailed', 0), {
+  // A cut thread is a little under its nominal size.
+  nominal: (of) => (threadOfSize(of)?.nominalMm ?? USUAL.threadMm) - 0.15,
+});
+export const THREAD_PITCH = saying(place('thread-pitch', 'detailed', 0, ['pitch-gauge', 'caliper']), {
+  nominal: (of) => threadOfSize(of)?.pitchMm ?? USUAL.pitchMm,
+});
+export const GAP = saying(place('back-nut-gap', 'close', 1, ['caliper', 'feeler']), {
+  wantedIn: ({ size }) => (size && !size.backNut ? 0 : 1),
+  limits(_, worked) {
+    const scale = worked.backNut();
+    return scale && [scale.lowMm, scale.highMm];
   },
-);
-export const THREAD_PITCH = saying(
-  place(
-    'thread-pitch',
-    'Thread pitch',
-    'detailed',
-    0,
-    'with the pitch gauge, or ten pitches with the caliper divided by ten',
-    ['pitch-gauge', 'caliper'],
-  ),
-  { nominal: (of) => threadOfSize(of)?.pitchMm ?? USUAL.pitchMm },
-);
-export const GAP = saying(
-  place('back-nut-gap', 'Back-nut gap', 'close', 1, 'between back nut and body, at the narrowest', [
-    'caliper',
-    'feeler',
-  ]),
-  {
-    wantedIn: ({ size }) => (size && !size.backNut ? 0 : 1),
-    limits(_, worked) {
-      const scale = worked.backNut();
-      return scale && [scale.lowMm, scale.highMm];
-    },
-    nominal: (_of, _kind, worked) => Math.max(worked.backNut()?.nut.gapMm ?? USUAL.gapMm, 0.1),
+  nominal: (_of, _kind, worked) => Math.max(worked.backNut()?.nut.gapMm ?? USUAL.gapMm, 0.1),
+});
+export const INNER_PROUD = saying(place('inner-proud', 'detailed', 1, ['caliper', 'rule']), {
+  wantedIn: ({ size }) => (size && size.innerProudMm === null ? 0 : 1),
+  value: ({ size }) =>
+    size?.innerProudMm == null
+      ? null
+      : {
+          part: 'inner-proud',
+          unit: 'mm',
+          low: size.innerProudMm,
+          high: null,
+          settle: 'settle.open-measure',
+        },
+  nominal: ({ size }) => (size?.innerProudMm ?? USUAL.innerProudMm) + 2,
+});
+export const ARMOUR_LENGTH = saying(place('armour-length', 'detailed', 1, ['caliper', 'rule']), {
+  wantedIn: ({ size }) => (size && size.armourLengthMm === null ? 0 : 1),
+  value: ({ size }) =>
+    size?.armourLengthMm
+      ? {
+          part: 'armour-exposed',
+          unit: 'mm',
+          low: size.armourLengthMm[0],
+          high: size.armourLengthMm[1],
+          settle: 'settle.open-measure',
+        }
+      : null,
+  nominal: ({ size }) =>
+    size?.armourLengthMm ? (size.armourLengthMm[0] + size.armourLengthMm[1]) / 2 : USUAL.armourLengthMm,
+});
+export const REACH = saying(place('compound-reach', 'detailed', 1, ['caliper', 'rule']), {
+  value({ certificate }) {
+    const compound = certificate?.sheet.compound;
+    return compound
+      ? {
+          part: 'compound-reach',
+          unit: 'mm',
+          low: 0,
+          high: compound.reachMm,
+          settle: 'settle.reach',
+        }
+      : null;
   },
-);
-export const INNER_PROUD = saying(
-  place(
-    'inner-proud',
-    'Inner sheath proud',
-    'detailed',
-    1,
-    'from the face of the inner seal to the end of the inner sheath',
-    ['caliper', 'rule'],
-  ),
-  {
-    wantedIn: ({ size }) => (size && size.innerProudMm === null ? 0 : 1),
-    value: ({ size }) =>
-      size?.innerProudMm == null
-        ? null
-        : {
-            part: 'Inner sheath proud of the seal',
-            unit: 'mm',
-            low: size.innerProudMm,
-            high: null,
-            settle: 'settle.open-measure',
-          },
-    nominal: ({ size }) => (size?.innerProudMm ?? USUAL.innerProudMm) + 2,
-  },
-);
-export const ARMOUR_LENGTH = saying(
-  place(
-    'armour-length',
-    'Armour exposed',
-    'detailed',
-    1,
-    'from the cut of the outer sheath to the end of the armour',
-    ['caliper', 'rule'],
-  ),
-  {
-    wantedIn: ({ size }) => (size && size.armourLengthMm === null ? 0 : 1),
-    value: ({ size }) =>
-      size?.armourLengthMm
-        ? {
-            part: 'Armour exposed',
-            unit: 'mm',
-            low: size.armourLengthMm[0],
-            high: size.armourLengthMm[1],
-            settle: 'settle.open-measure',
-          }
-        : null,
-    nominal: ({ size }) =>
-      size?.armourLengthMm ? (size.armourLengthMm[0] + size.armourLengthMm[1]) / 2 : USUAL.armourLengthMm,
-  },
-);
-export const REACH = saying(
-  place(
-    'compound-reach',
-    'Compound beyond the crotch',
-    'detailed',
-    1,
-    'from the crotch of the cores to the far face of the compound',
-    ['caliper', 'rule'],
-  ),
-  {
-    value({ certificate }) {
-      const compound = certificate?.sheet.compound;
-      return compound
-        ? {
-            part: 'Compound beyond the crotch',
-            unit: 'mm',
-            low: 0,
-            high: compound.reachMm,
-            settle: 'settle.reach',
-          }
-        : null;
-    },
-    nominal: () => USUAL.reachMm,
-  },
-);
-export const SUPPORT = saying(
-  place(
-    'support-distance',
-    'Gland to cable clamp',
-    'close',
-    0,
-    'from the back of the gland to the first clamp of the cable; asked for where the gland does not hold it by itself',
-    ['rule'],
-  ),
-  {
-    wantedIn: ({ certificate }) => (certificate?.reducedRetention ? 1 : 0),
-    value: ({ certificate }) =>
-      certificate?.reducedRetention
-        ? {
-            part: 'Gland to cable clamp',
-            unit: 'mm',
-            low: null,
-            high: SUPPORT_WITHIN_MM,
-            settle: 'settle.support',
-          }
-        : null,
-  },
-);
-export const BOND = saying(
-  place(
-    'bond',
-    'Bond, armour to wall',
-    'detailed',
-    1,
-    'four-wire, one end disconnected',
-    ['milliohm-meter'],
-    'ohm',
-  ),
-  { limits: ({ site }) => [null, site.bondLimitOhm] },
-);
+  nominal: () => USUAL.reachMm,
+});
+export const SUPPORT = saying(place('support-distance', 'close', 0, ['rule']), {
+  wantedIn: ({ certificate }) => (certificate?.reducedRetention ? 1 : 0),
+  value: ({ certificate }) =>
+    certificate?.reducedRetention
+      ? {
+          part: 'support',
+          unit: 'mm',
+          low: null,
+          high: SUPPORT_WITHIN_MM,
+          settle: 'settle.support',
+        }
+      : null,
+});
+export const BOND = saying(place('bond', 'detailed', 1, ['milliohm-meter'], 'ohm'), {
+  limits: ({ site }) => [null, site.bondLimitOhm],
+});
 
 /** What the gland of a mineral-insulated cable grips. */
-export const MI_SHEATH = saying(
-  place(
-    'outer-sheath',
-    'Metal sheath',
-    'close',
-    3,
-    'three readings 60° apart on the bare metal, where the gland grips it',
-  ),
-  ofOuterSeal,
-);
-export const PROJECTION = saying(
-  place(
-    'pot-projection',
-    'Sheath proud in the pot',
-    'detailed',
-    1,
-    'from the end of the pot’s thread to the end of the sheath, inside the pot',
-    ['caliper', 'rule'],
-  ),
-  {
-    value: ({ size }) =>
-      size?.mineral
-        ? {
-            part: 'Sheath proud in the pot',
-            unit: 'mm',
-            low: size.mineral.projectionMm[0],
-            high: size.mineral.projectionMm[1],
-            settle: 'settle.open-measure',
-          }
-        : null,
-  },
-);
+export const MI_SHEATH = saying(worded('metal-sheath', place('outer-sheath', 'close', 3)), ofOuterSeal);
+export const PROJECTION = saying(place('pot-projection', 'detailed', 1, ['caliper', 'rule']), {
+  value: ({ size }) =>
+    size?.mineral
+      ? {
+          part: 'pot-projection',
+          unit: 'mm',
+          low: size.mineral.projectionMm[0],
+          high: size.mineral.projectionMm[1],
+          settle: 'settle.open-measure',
+        }
+      : null,
+});
 /** A cable that is cut to fit. */
-export const SHEATH_LENGTH = saying(
-  place(
-    'sheath-length',
-    'Sheath, end to end',
-    'detailed',
-    1,
-    'along the sheath, from its first end to its second, before the second pot goes on',
-    ['rule'],
-  ),
-  {
-    value({ cable }) {
-      const link = cable?.mineral?.link;
-      if (!link) return null;
-      const { sheathMm } = linkLengths(link);
-      return {
-        part: 'Sheath, end to end',
-        unit: 'mm',
-        low: sheathMm - link.fitMm,
-        high: sheathMm + link.fitMm,
-        settle: 'settle.open-measure',
-      };
-    },
+export const SHEATH_LENGTH = saying(place('sheath-length', 'detailed', 1, ['rule']), {
+  value({ cable }) {
+    const link = cable?.mineral?.link;
+    if (!link) return null;
+    const { sheathMm } = linkLengths(link);
+    return {
+      part: 'sheath-length',
+      unit: 'mm',
+      low: sheathMm - link.fitMm,
+      high: sheathMm + link.fitMm,
+      settle: 'settle.open-measure',
+    };
   },
-);
-export const SHEATH_EARTH = place(
-  'sheath-earth',
-  'Sheath as earth conductor',
-  'detailed',
-  1,
-  'four-wire along the sheath from end to end, one end disconnected',
-  ['milliohm-meter'],
-  'ohm',
-);
+});
+export const SHEATH_EARTH = place('sheath-earth', 'detailed', 1, ['milliohm-meter'], 'ohm');
 
 /** Places whose readings make a diameter. */
 export const DIAMETERS: ReadonlySet<string> = new Set([

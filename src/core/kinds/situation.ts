@@ -27,8 +27,10 @@ export interface WorkedOut {
 /** What a diameter is held against: a certified range, mm. */
 export interface FitTask {
   place: string;
-  /** Names the thing in the sentence, e.g. "Outer seal". */
+  /** Key of what the range belongs to, e.g. `outer-seal`. */
   part: string;
+  /** The face of the ring and the armour that the range is for; left out where it is for neither. */
+  on?: { face: string; armour: string };
   rangeMm: Range;
   /** A seal also asks for a shape and for roundness; null for an armour clamp. */
   seal: { shapes: readonly CableShape[]; ovalityPct: number | null } | null;
@@ -39,7 +41,7 @@ export interface FitTask {
 /** A single value that is held against limits: turns, torque, a length. */
 export interface ValueTask {
   place: string;
-  /** Names the thing in the sentence, e.g. "Armour exposed". */
+  /** Key of what is held against them, e.g. `armour-exposed`. */
   part: string;
   unit: 'mm' | 'turns' | 'N·m';
   low: number | null;

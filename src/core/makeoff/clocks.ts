@@ -5,6 +5,12 @@ import type { Cable, CompoundData, Id, InsulationTest, Pour } from '../record/ty
 import { currentRound } from '../rulebook/dossier';
 import { clocksOf } from '../rulebook/judge-pour';
 
+/** Where a clock runs: an enclosure's tag with the label of the entry, or a cable's tag with none. */
+export interface Where {
+  tag: string;
+  label: string | null;
+}
+
 /** One thing that time runs against. */
 export interface Clock {
   id: string;
@@ -18,10 +24,9 @@ export interface Clock {
   entry: Id | null;
   /** Cable of an insulation test; null for a compound's clock. */
   cable: Id | null;
-  /** Enclosure and entry, or cable, in words. */
-  where: string;
-  /** What cures, or what was tested. */
-  what: string;
+  where: Where;
+  /** Compound that cures; null for an insulation test. */
+  compound: string | null;
   /** The lowest temperature since packing is below the sheet's minimum: the cure stands still. */
   stopped: boolean;
   /** Temperature that it runs at, °C; null: not recorded, the sheet's own time is shown. */
@@ -32,7 +37,7 @@ export interface Clock {
 export interface PackedLate {
   pour: Id;
   entry: Id;
-  where: string;
+  where: Where;
   /** Minutes after it was stiff. */
   byMin: number;
 }
@@ -60,7 +65,7 @@ export function clocksOfSite(
     const compound = certificate?.sheet.compound;
     if (!entry || !compound) continue;
     const round = currentRound(slice, entry.id, site)?.id;
-    const where = `${slice.get('enclosure', entry.enclosure)?.tag ?? '?'}, entry ${entry.label}`;
+    const where = { tag: slice.get('enclosure', entry.enclosure)?.tag ?? '?', label: entry.label };
     const own = pours.filter((pour) => pour.round === round && !isOver(slice, pour));
     own.forEach((pour, i) => {
       const { found, late: byMin } = clocksOfPour(compound, pour);
@@ -70,7 +75,7 @@ export function clocksOfSite(
         ({ is, due }) => is !== 'energise' || pour.lookedAt === null || nowMs - Date.parse(due) < NEWS_MS,
       );
       clocks.push(
-        ...news.map((clock) => ({ ...clock, where, entry: entry.id, what: compound.name, cable: null })),
+        ...news.map((clock) => ({ ...clock, where, entry: entry.id, compound: compound.name, cable: null })),
       );
       if (byMin !== null) late.push({ pour: pour.id, entry: entry.id, where, byMin });
     });
@@ -107,8 +112,8 @@ function staleClock(slice: Slice, cable: Cable, nowMs: number): Clock | null {
     pour: null,
     entry: null,
     cable: cable.id,
-    where: `cable ${cable.tag}`,
-    what: 'insulation before sealing',
+    where: { tag: cable.tag, label: null },
+    compound: null,
     stopped: false,
     temperatureC: newest.temperatureC,
   };
@@ -132,7 +137,7 @@ function isOver(slice: Slice, pour: Pour): boolean {
   return pour.lookedAt !== null && sealedAfter(slice.by('asleft', 'entry', pour.entry));
 }
 
-type Bare = Omit<Clock, 'where' | 'entry' | 'what' | 'cable'>;
+type Bare = Omit<Clock, 'where' | 'entry' | 'compound' | 'cable'>;
 
 function clocksOfPour(compound: CompoundData, pour: Pour): { found: Bare[]; late: number | null } {
   // Without a temperature the sheet's own times are shown; the judgement says that it is missing.

@@ -5,7 +5,6 @@ import { kindOf } from '../rulebook/dossier';
 /** A cut on the cable. */
 export interface Mark {
   id: 'inner-sheath' | 'armour' | 'outer-sheath' | 'screen' | 'strip' | 'pot' | 'stop' | 'jacket';
-  title: string;
   /** From the conductors' ends, mm; from the inner sheath's cut where the tail is not recorded. */
   atMm: number;
   /** How far the cut may lie off, mm below and above. */
@@ -41,23 +40,22 @@ export function cutMarks(dossier: Dossier): CutMarks {
   const missing: CutMarks['missing'] = tailMm === null ? ['tail'] : [];
   const origin = tailMm ?? 0;
   // Without the tail the cut of the inner sheath is where everything is measured from, and no figure of its own.
-  const marks: Mark[] = tailMm === null ? [] : [around('inner-sheath', 'Cut the inner sheath', origin)];
+  const marks: Mark[] = tailMm === null ? [] : [around('inner-sheath', origin)];
   if (!size) return { from, marks, tailMm, missing: [...missing, 'size'] };
   if (size.sealDepthMm === null) return { from, marks, tailMm, missing: [...missing, 'seal-depth'] };
   if (kind.inner !== 'none' && size.inner !== null && size.innerProudMm === null)
     return { from, marks, tailMm, missing: [...missing, 'inner-proud'] };
   const next = origin + size.sealDepthMm + (size.innerProudMm ?? 0);
   if (kind.armour === 'none') {
-    marks.push(around('outer-sheath', 'Cut the outer sheath', next));
+    marks.push(around('outer-sheath', next));
     return { from, marks, tailMm, missing };
   }
-  marks.push(around('armour', 'Cut the armour', next));
+  marks.push(around('armour', next));
   if (size.armourLengthMm === null) return { from, marks, tailMm, missing: [...missing, 'armour-length'] };
   const [low, high] = size.armourLengthMm;
   const middle = (low + high) / 2;
   marks.push({
     id: 'outer-sheath',
-    title: 'Cut the outer sheath',
     atMm: next + middle,
     lowMm: next + low,
     highMm: next + high,
@@ -72,7 +70,7 @@ function mineralMarks({ entry, size, cable }: Dossier): CutMarks {
   if (tailMm === null) return { from, marks: [], tailMm, missing: ['tail'] };
   if (!size?.mineral) {
     const missing: CutMarks['missing'] = [size ? 'pot' : 'size'];
-    return { from, marks: [around('strip', 'Strip', tailMm)], tailMm, missing };
+    return { from, marks: [around('strip', tailMm)], tailMm, missing };
   }
   const { threadLengthMm, projectionMm, gripMm, toolStopOffsetMm, screenStubMm } = size.mineral;
   const [least, most] = projectionMm;
@@ -86,18 +84,17 @@ function mineralMarks({ entry, size, cable }: Dossier): CutMarks {
   });
   const half = (most - least) / 2;
   const marks: Mark[] = [
-    ...(end.screenMm === null ? [] : [around('screen', 'Cut the screen', end.screenMm)]),
-    around('strip', 'Strip', end.stripMm),
-    { id: 'pot', title: 'Pot’s rear', atMm: end.potMm, lowMm: end.potMm - half, highMm: end.potMm + half },
-    around('stop', 'Tool’s stop', end.stopMm),
-    ...(cable?.mineral?.jacketed ? [around('jacket', 'Jacket back to', end.jacketMm)] : []),
+    ...(end.screenMm === null ? [] : [around('screen', end.screenMm)]),
+    around('strip', end.stripMm),
+    { id: 'pot', atMm: end.potMm, lowMm: end.potMm - half, highMm: end.potMm + half },
+    around('stop', end.stopMm),
+    ...(cable?.mineral?.jacketed ? [around('jacket', end.jacketMm)] : []),
   ];
   return { from, marks: marks.sort((a, b) => a.atMm - b.atMm), tailMm, missing: [] };
 }
 
-const around = (id: Mark['id'], title: string, atMm: number): Mark => ({
+const around = (id: Mark['id'], atMm: number): Mark => ({
   id,
-  title,
   atMm,
   lowMm: atMm - CUT_TOLERANCE_MM,
   highMm: atMm + CUT_TOLERANCE_MM,

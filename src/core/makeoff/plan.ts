@@ -1,4 +1,5 @@
 import { partsOf } from '../finder/schedule';
+import type { Supply } from '../finder/supply';
 import { CandidateJudge } from '../finder/candidate';
 import { needOf } from '../finder/need';
 import { placeOf, partTick } from '../kinds/kinds';
@@ -28,8 +29,13 @@ export interface Hold {
 export interface PlanStep {
   /** What it is ticked off as. */
   id: string;
-  title: string;
+  /** Key of what it says. */
+  words: string;
+  /** Part that is slipped on; left out at the other steps. */
+  slips?: Part;
+  /** Key of what can hurt somebody at it. */
   caution: string | null;
+  /** Keys of the tools. */
   tools: readonly string[];
   hold: Hold | null;
   /** Joint that it closes with its school, place or look at which that is recorded, and the right gap where it is by gap. */
@@ -52,8 +58,9 @@ export interface Plan {
   /** In the order of slipping on; empty when an entry is only opened. */
   slipOn: PlanPart[];
   marks: CutMarks;
+  /** Keys of every tool. */
   tools: string[];
-  parts: [part: string, count: number][];
+  parts: [part: Supply, count: number][];
   steps: PlanStep[];
   /** First part or step that is not ticked; null when all are. */
   next: string | null;
@@ -117,7 +124,7 @@ export function planOf(
     marks: cutMarks(dossier),
     tools: [
       ...new Set([
-        ...(why === 'make-off' ? ['caliper', 'permanent marker'] : []),
+        ...(why === 'make-off' ? ['caliper', 'permanent-marker'] : []),
         ...steps.flatMap((step) => [...step.tools, ...toolFor(step)]),
       ]),
     ],
@@ -147,10 +154,10 @@ function planStep(
   ticks: ReadonlyMap<string, Tick>,
   nowMs: number,
 ): PlanStep {
-  const { id, title, caution, tools, hold } = step;
+  const { id, words, caution, tools, hold } = step;
   return {
     id,
-    title,
+    words,
     caution,
     tools,
     hold: hold !== null && holds.has(hold) ? holdOf(dossier, hold, nowMs) : null,
@@ -187,8 +194,8 @@ function closingOf(dossier: Dossier, { joint: id }: Step): PlanStep['closing'] {
 }
 
 function toolFor({ closing }: PlanStep): string[] {
-  if (closing?.joint.school === 'torque') return ['torque driver'];
-  return closing?.joint.school === 'turns' ? ['marker for counting turns'] : [];
+  if (closing?.joint.school === 'torque') return ['torque-driver'];
+  return closing?.joint.school === 'turns' ? ['turn-marker'] : [];
 }
 
 /** What has to be fetched; for an opening only the seals and the compound that are replaced. */
@@ -197,8 +204,8 @@ function partsFor(dossier: Dossier, why: MakeOff['why']): Plan['parts'] {
   if (transit) return partsOfTransit(transit.openings.map(({ packed }) => packed));
   if (!cable || !certificate || !size) return [];
   if (why === 'opening') {
-    const seals = [`outer seal of ${size.size}`, ...(size.inner ? [`inner seal of ${size.size}`] : [])];
-    return seals.map((part) => [part, 1]);
+    const seals = size.inner ? (['outer-seal', 'inner-seal'] as const) : (['outer-seal'] as const);
+    return seals.map((is) => [{ is, size: size.size }, 1]);
   }
   const judge = new CandidateJudge(needOf(dossier, cable, true), '');
   return partsOf(cable, judge.judge(certificate, size));
@@ -207,10 +214,10 @@ function partsFor(dossier: Dossier, why: MakeOff['why']): Plan['parts'] {
 /** Blocks by size, plates and compression units of a frame that is packed. */
 function partsOfTransit(openings: readonly PackedOpening[]): Plan['parts'] {
   const { blocks, plates, wedges } = pickList(openings);
-  const pairs = blocks.map(({ sizeMm, withCable, spare }): [string, number] => [
-    `block pair of ${sizeMm} mm`,
+  const pairs = blocks.map(({ sizeMm, withCable, spare }): [Supply, number] => [
+    { is: 'block-pair', sizeMm },
     withCable + spare,
   ]);
-  const rest: Plan['parts'] = [['stay plate', plates], ['compression unit', wedges]]; // prettier-ignore
+  const rest: Plan['parts'] = [[{ is: 'stay-plate' }, plates], [{ is: 'compression-unit' }, wedges]]; // prettier-ignore
   return [...pairs, ...rest.filter(([, n]) => n > 0)];
 }

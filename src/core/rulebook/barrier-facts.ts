@@ -47,7 +47,7 @@ export function barrierFactsOf(dossier: Dossier): { facts: BarrierFacts } | { mi
       lengthM: cable?.lengthM ?? UNKNOWN_LENGTH_M,
       ignitionSource: ignitionSource === true,
       group: group ?? 'IIC',
-      zone: gas?.said === 'zone 2' ? 2 : 1,
+      zone: gas?.named.inZone === '2' ? 2 : 1,
       volumeDm3: (volumeCm3 ?? Infinity) / 1000,
     },
   };

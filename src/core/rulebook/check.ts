@@ -59,9 +59,13 @@ export const unread = (key: string, facts: Facts = {}, settle: string | null = n
   aspect('unread', key, facts, null, settle);
 
 /** A fact that nobody recorded, e.g. "the wall thickness" of "JB-204". */
-export const blank = (what: string, of: string, settle: string): Aspect =>
-  // The certificate is there; what it says has to be copied.
-  unread('record.blank', { what, of }, settle === 'settle.certificate' ? 'settle.certificate-facts' : settle);
+export const blank = (what: string, of: string | { entry: string }, settle: string): Aspect =>
+  unread(
+    'record.blank',
+    typeof of === 'string' ? { what, of } : { what, ...of },
+    // The certificate is there; what it says has to be copied.
+    settle === 'settle.certificate' ? 'settle.certificate-facts' : settle,
+  );
 
 /** An aspect that a positive fact of the record rules out. */
 export const notApplicable = (key: string, facts: Facts = {}): Aspect =>

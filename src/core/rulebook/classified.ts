@@ -2,12 +2,13 @@ import { groupOfDivision, isKnownDivision, levelOfDivision, levelsForDivision } 
 import type { AreaDivision } from '../hazard/division';
 import { isDustGroup, type AreaGroup } from '../hazard/group';
 import { isDust, levelsForZone, requiredLevel, type Level, type Zone } from '../hazard/level';
+import type { Facts } from '../record/finding';
 import type { Area, Site } from '../record/types';
 
 /** One thing that threatens in an area: gas or dust, and what it asks for. */
 export interface AreaHazard {
-  /** As it is said: "zone 1" or "Class I, Division 1, Group C". */
-  said: string;
+  /** What it is called by, as facts of a finding: `inZone`, or `inClass`, `inDivision` and `inGroup`. */
+  named: Facts;
   levels: readonly Level[];
   required: Level;
   dust: boolean;
@@ -44,7 +45,7 @@ function byDivision({ division }: Area): Classified {
   if (!division?.class || !division.division || !division.group) return { is: 'missing' };
   if (!isKnownDivision(division)) return { is: 'contradictory', why: 'division' };
   const hazard: AreaHazard = {
-    said: `Class ${division.class}, Division ${division.division}, Group ${division.group}`,
+    named: { inClass: division.class, inDivision: division.division, inGroup: division.group },
     levels: levelsForDivision(division),
     required: levelOfDivision(division),
     dust: division.class === 'II',
@@ -68,7 +69,7 @@ function byZone({ zone, group, beside }: Area): Classified {
 }
 
 const zoneHazard = (zone: Zone, group: AreaGroup | null): AreaHazard => ({
-  said: `zone ${zone}`,
+  named: { inZone: zone },
   levels: levelsForZone(zone),
   required: requiredLevel(zone),
   dust: isDust(zone),

@@ -1,7 +1,7 @@
 import { GAP } from '../kinds/places';
 import { taskOfJoint } from '../kinds/joints';
 import { measures } from '../kinds/kinds';
-import { jointAnswer, jointGrade, jointSeen, jointTitle } from '../kinds/joints';
+import { jointAnswer, jointGrade, jointSeen } from '../kinds/joints';
 import type { Joint } from '../record/types';
 import { notApplicable, unread } from './check';
 import { groupsOf, kindOf, type Context } from './dossier';
@@ -34,12 +34,12 @@ function withoutSchool({ size }: Context, id: Joint['joint'], sheet: string): As
   // A size without an inner seal has no such joint.
   if (id === 'inner-seal' && size && !size.inner)
     return notApplicable('e12.no-seal', { size: size.size, sheet });
-  return unread('joint.no-school', { part: jointTitle(id), sheet }, 'settle.sheet');
+  return unread('joint.no-school', { part: id, sheet }, 'settle.sheet');
 }
 
 function judgeJoint(context: Context, joint: Joint): Aspect[] {
   const { school, range } = joint;
-  const part = jointTitle(joint.joint);
+  const part = joint.joint;
   if (school === 'faces' || school === 'grip') return [judgeLook(context, jointAnswer(joint.joint, school))];
   // The outer seal's gap follows from the cable, and has a check of its own that holds it against the scale.
   if (school === 'gap' && joint.joint === 'outer-seal' && measures(kindOf(context), GAP.id))

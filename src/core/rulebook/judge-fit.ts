@@ -28,10 +28,10 @@ export function judgeFit(context: Context, task: FitTask): Aspect {
   const groups = groupsOf(context, task.place);
   const [lowMm, highMm] = task.rangeMm;
   if (groups.length === 0) {
-    return unread('fit.no-readings', { part: task.part, lowMm, highMm }, 'settle.take-three');
+    return unread('fit.no-readings', { ...partFacts(task), lowMm, highMm }, 'settle.take-three');
   }
   const counted = countedGroups(groups, (group) => weighDiameter(context, group, task.soft));
-  if (!counted) return disagree(task.part, groups, (group) => diameterOf(context, group, task.soft));
+  if (!counted) return disagree(partFacts(task), groups, (group) => diameterOf(context, group, task.soft));
   let worst: Aspect | null = null;
   const ovalityKnown = counted.some((group) => !group.fault && group.method !== 'tape');
   for (const group of counted) {
@@ -51,9 +51,12 @@ function weighDiameter(context: Context, group: ReadingGroup, soft: boolean): We
 export const countedDiameters = (context: Context, place: string, soft: boolean) =>
   countedGroups(groupsOf(context, place), (group) => weighDiameter(context, group, soft));
 
+/** What the range belongs to, as facts of a finding. */
+const partFacts = ({ part, on }: FitTask): Facts => (on ? { part, ...on } : { part });
+
 /** Readings of one place that do not meet each other: measured again, one of them is struck out. */
 function disagree(
-  part: string,
+  part: Facts,
   groups: readonly ReadingGroup[],
   of: (group: ReadingGroup) => Pick<Diameter, 'meanMm' | 'expandedUncertaintyMm'>,
 ): Aspect {
@@ -61,14 +64,14 @@ function disagree(
     const { meanMm, expandedUncertaintyMm } = of(group);
     return `${meanMm.toFixed(2)} ± ${expandedUncertaintyMm.toFixed(2)} mm (${group.instrument.tag}, ${group.by})`;
   });
-  return unread('place.disagree', { part, said: said.join('; ') }, 'settle.measure-again');
+  return unread('place.disagree', { ...part, said: said.join('; ') }, 'settle.measure-again');
 }
 
 function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalityKnown: boolean): Aspect {
   const { part, rangeMm, seal } = task;
   const [lowMm, highMm] = rangeMm;
   const instrument = group.instrument.tag;
-  const fault = faultOfGroup(`${part}, ${lowMm} to ${highMm} mm`, group);
+  const fault = faultOfGroup({ ...partFacts(task), lowMm, highMm }, group);
   if (fault) return fault;
   const d = diameterOf(context, group, task.soft);
   const rule = context.site.acceptance;
@@ -87,6 +90,7 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
     marginMm: margin,
     rule,
   };
+  if (task.on) Object.assign(facts, task.on);
   if (!result.decidable) return unread('fit.undecidable', facts, 'settle.finer-instrument');
   // Written in place: the finder asks this of thousands of sizes, and a spread would be its dearest step.
   if (result.verdict === 'above') {

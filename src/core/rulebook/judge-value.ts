@@ -15,7 +15,7 @@ export function judgeValues(context: Context, task: ValueTask): Aspect[] {
     return [passedOver(context, task.place) ?? none];
   }
   const counted = countedGroups(groups, (group) => weighValue(group));
-  if (!counted) return [valuesDisagree(part, unit, groups)];
+  if (!counted) return [valuesDisagree({ part }, unit, groups)];
   return counted.map((group) => judgeGroup(context, task, group));
 }
 
@@ -27,24 +27,24 @@ export function weighValue({ readings, instrument, fault }: ReadingGroup, perUni
 }
 
 /** Values of one place that do not meet each other. */
-export function valuesDisagree(part: string, unit: string, groups: readonly ReadingGroup[]): Aspect {
+export function valuesDisagree(of: Facts, unit: string, groups: readonly ReadingGroup[]): Aspect {
   const said = groups.map(
     ({ readings, instrument, by }) =>
       `${readings.map(({ value }) => value).join(', ')} ${unit} (${instrument.tag}, ${by})`,
   );
-  return unread('place.disagree', { part, said: said.join('; ') }, 'settle.measure-again');
+  return unread('place.disagree', { ...of, said: said.join('; ') }, 'settle.measure-again');
 }
 
 /** Why a group of readings cannot count; null when it can. */
-export function faultOfGroup(part: string, { fault, instrument }: ReadingGroup): Aspect | null {
+export function faultOfGroup(of: Facts, { fault, instrument }: ReadingGroup): Aspect | null {
   if (!fault) return null;
-  const facts = { part, instrument: instrument.tag, until: instrument.calibratedUntil };
+  const facts = { ...of, instrument: instrument.tag, until: instrument.calibratedUntil };
   return unread(`measured.${fault}`, facts, 'settle.other-instrument');
 }
 
 function judgeGroup({ site }: Context, task: ValueTask, group: ReadingGroup): Aspect {
   const { part, unit, low, high } = task;
-  const fault = faultOfGroup(part, group);
+  const fault = faultOfGroup({ part }, group);
   if (fault) return fault;
   let least = Infinity;
   let most = -Infinity;

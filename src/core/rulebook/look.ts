@@ -6,6 +6,7 @@ import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from '../record/finding';
 import { passedOver } from './passed-over';
+import { titleFacts } from '../kinds/worded';
 
 /** The question of a look: of the kind, or the tick of a special condition of the certificate. */
 function questionOf({ entry, certificate }: Context, look: string): LookQuestion | null {
@@ -20,14 +21,15 @@ function questionOf({ entry, certificate }: Context, look: string): LookQuestion
 export function judgeLook(context: Context, look: string): Aspect {
   const question = questionOf(context, look);
   if (!question) return unread('look.unknown', { look });
+  const title = titleFacts(question);
   const given = context.looks.get(look);
   if (given && context.late && (isLater(given.at, context.at) || fromTheFuture(context, look))) {
-    return unread('look.future', { look, title: question.title, at: given.at }, 'settle.clock');
+    return unread('look.future', { look, ...title, at: given.at }, 'settle.clock');
   }
-  if (!given) return passedOver(context, look) ?? unread('look.none', { look, title: question.title });
+  if (!given) return passedOver(context, look) ?? unread('look.none', { look, ...title });
   const answer = question.answers.find(({ id }) => id === given.answer);
-  if (!answer) return unread('look.none', { look, title: question.title });
-  const facts = { look, title: question.title, answer: answer.id, said: answer.title, by: given.by };
+  if (!answer) return unread('look.none', { look, ...title });
+  const facts = { look, ...title, answer: answer.id, by: given.by };
   return answer.good ? conforms('look.good', facts) : fails('look.bad', facts);
 }
 

@@ -34,7 +34,11 @@ export function noCable(context: Context): Aspect | null {
   return unread('m.unnamed', { cable: cable.tag, cores, names }, 'settle.cable');
 }
 
-export function judgeTest(context: Context, test: InsulationTest, when: string): Aspect {
+export function judgeTest(
+  context: Context,
+  test: InsulationTest,
+  when: 'before' | 'after' | 'in-service',
+): Aspect {
   const none = noCable(context);
   if (none) return none;
   const { cable, mineral, at } = context;
@@ -43,7 +47,7 @@ export function judgeTest(context: Context, test: InsulationTest, when: string):
     const { tag, until } = mineral!.testers.get(test.id)!;
     return unread(
       `measured.${fault}`,
-      { part: `Insulation ${when}`, instrument: tag, until },
+      { part: 'insulation', when, instrument: tag, until },
       'settle.other-instrument',
     );
   }

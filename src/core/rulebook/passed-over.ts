@@ -1,5 +1,5 @@
 import { lookOf, placeOf } from '../kinds/kinds';
-import { isTestHold, testTitle } from '../kinds/steps';
+import { titleFacts } from '../kinds/worded';
 import { unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from '../record/finding';
@@ -8,8 +8,6 @@ import type { Aspect } from '../record/finding';
 export function passedOver({ skipped, entry }: Context, id: string): Aspect | null {
   const hold = skipped.get(id);
   if (!hold) return null;
-  const title = isTestHold(id)
-    ? testTitle(id)
-    : ((placeOf(entry.kind, id) ?? lookOf(entry.kind, id))?.title ?? id);
-  return unread('hold.skipped', { title, by: hold.by, reason: hold.reason }, 'settle.open-look');
+  const row = placeOf(entry.kind, id) ?? lookOf(entry.kind, id) ?? { words: id };
+  return unread('hold.skipped', { ...titleFacts(row), by: hold.by, reason: hold.reason }, 'settle.open-look');
 }

@@ -47,7 +47,7 @@ export function suitsEnclosure(context: Context, device: Device, hazard: AreaHaz
 }
 
 function byTable({ enclosure }: Context, device: Device, concept: string, dust: boolean): Suits {
-  const has = device.concepts.join(', ') || 'no protection';
+  const has = device.concepts.join(', ');
   const tag = enclosure.tag;
   const answer = conceptSuits(concept, device.concepts, dust, device.sealing === true);
   if (answer.suits === true)
@@ -68,9 +68,9 @@ function byTable({ enclosure }: Context, device: Device, concept: string, dust: 
 function byListing(
   { enclosure }: Context,
   { divisions }: Device,
-  { division, dust, said }: AreaHazard,
+  { division, dust, named }: AreaHazard,
 ): Suits {
-  const facts = { enclosure: enclosure.tag, said };
+  const facts = { enclosure: enclosure.tag, ...named };
   const here = enclosure.concepts.map((concept) => concept[0]);
   if (here.length === 0)
     return {

@@ -5,7 +5,7 @@ import { drawRangeChart } from './range-chart';
 
 const part = (ranges: [string, number, number][]): SeriesPart => {
   const all = ranges.map(([size, low, high]) => ({ size, rangeMm: [low, high] as [number, number] }));
-  return { place: 'outer-sheath', title: 'Outer seal', armour: null, ranges: all, ...coverage(all) };
+  return { place: 'outer-sheath', is: 'outer-seal', armour: null, face: null, ranges: all, ...coverage(all) };
 };
 const SERIES = part([['S1', 8, 12], ['S2', 11, 18], ['S3', 19, 24]]); // prettier-ignore
 /** Left and right end of a slot. */

@@ -2,6 +2,7 @@ import type { SeriesPart } from '../../core/finder/series';
 import { count, figure, limits } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
+import { seriesTitle } from '../../core/words/en/series';
 
 /** Where a cable falls on a part's scale: from its smallest to its largest, with the uncertainty, mm. */
 export interface Drop {
@@ -17,7 +18,7 @@ const LEFT = 22;
 /** A whole size series on one scale: slots, overlaps and holes, and where a cable falls. */
 export function drawRangeChart(part: SeriesPart, drop: Drop | null): Drawing {
   const pen = new Pen();
-  const { ranges, holes, overlaps, title } = part;
+  const { ranges, holes, overlaps } = part;
   const ends = [...ranges.flatMap(({ rangeMm }) => rangeMm), ...(drop ? [drop.lowMm, drop.highMm] : [])];
   const [low, high] = [Math.min(...ends), Math.max(...ends)];
   const span = Math.max(high - low, 0.5) * 1.06;
@@ -47,7 +48,7 @@ export function drawRangeChart(part: SeriesPart, drop: Drop | null): Drawing {
     labels: pen.labels,
     anchors: [],
     box: [0, -3, LEFT + WIDTH + 12, bottom + 8],
-    description: describe(title, ranges, holes, overlaps, drop),
+    description: describe(seriesTitle(part), ranges, holes, overlaps, drop),
   };
 }
 

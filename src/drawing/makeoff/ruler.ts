@@ -2,6 +2,7 @@ import type { CutMarks, Mark } from '../../core/makeoff/marks';
 import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
+import { MARK_WORDS } from '../../core/words/en/makeoff';
 
 /** Bar by which a print is checked, mm. */
 const BAR_MM = 50;
@@ -55,7 +56,7 @@ export function drawRuler(
   own.forEach((mark, i) => drawMark(pen, mark, range, i));
   const foot = CABLE_MM + 13;
   if (bar) drawBar(pen, from, foot + 4);
-  const said = cuts.marks.map(({ title, atMm }) => `${title} at ${figure(atMm, 1)} mm`).join(', ');
+  const said = cuts.marks.map(({ id, atMm }) => `${MARK_WORDS[id]} at ${figure(atMm, 1)} mm`).join(', ');
   return {
     shapes: pen.shapes,
     labels: pen.labels,
@@ -108,11 +109,11 @@ function drawScale(pen: Pen, [from, to]: readonly [number, number]): void {
 
 /** A cut: its line across the cable, the stretch in which it may lie, its figures above. */
 function drawMark(pen: Pen, mark: Mark, [from, to]: readonly [number, number], row: number): void {
-  const { atMm, lowMm, highMm, title } = mark;
+  const { atMm, lowMm, highMm } = mark;
   const top = -3 - row * 4.6;
   pen.line('void', [[atMm, CABLE_MM + 4], [atMm, top]], { width: 2.2 }); // prettier-ignore
   pen.line('dimension', [[Math.max(lowMm, from), CABLE_MM + 2], [Math.min(highMm, to), CABLE_MM + 2]], { width: 3 }); // prettier-ignore
-  const words = `${title}: ${figure(atMm, 1)} mm (${figure(lowMm, 1)} to ${figure(highMm, 1)})`;
+  const words = `${MARK_WORDS[mark.id]}: ${figure(atMm, 1)} mm (${figure(lowMm, 1)} to ${figure(highMm, 1)})`;
   const late = atMm > (from + to) / 2;
   pen.label(words, [atMm + (late ? -1.4 : 1.4), top + 1.4], late ? 'end' : 'start');
 }

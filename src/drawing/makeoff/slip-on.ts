@@ -1,6 +1,7 @@
 import type { Part } from '../../core/kinds/steps';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing, type Material, type Point } from '../shapes';
+import { PART_WORDS, partAndWay } from '../../core/words/en/kinds/steps';
 
 /** How a part is drawn from the side: its material, and the half heights of its two ends; the box lies left. */
 const SHAPES: Record<string, { material: Material; left: number; right: number; length: number }> = {
@@ -26,19 +27,19 @@ export function drawSlipOn(parts: readonly Part[], next: string | null): Drawing
   pen.polygon('sheath-outer', rectangle(end, -CABLE_R, right, CABLE_R));
   pen.line('axis', [[end - 6, 0], [right, 0]], { dashed: true }); // prettier-ignore
   const waiting = parts.findIndex(({ id }) => id === next);
-  parts.forEach(({ id, title }, i) => {
+  parts.forEach(({ id, words }, i) => {
     const off = waiting >= 0 && i > waiting;
     const x = (parts.length - 1 - i) * STEP_MM + 4;
     const shape = SHAPES[id] ?? SHAPES['back-nut']!;
     if (off) return;
     outline(pen, x, shape, id);
     // Neighbours’ words stand in rows of their own.
-    pen.label(`${i + 1} ${title}`, [x, -16 - (i % 2) * 5], 'start', id !== next);
+    pen.label(`${i + 1} ${PART_WORDS[words]!.title}`, [x, -16 - (i % 2) * 5], 'start', id !== next);
     if (id === next) arrow(pen, x + shape.length + 2);
   });
   pen.label('cable end', [end, 14], 'start', true);
   pen.label('to the box', [end - 4, -1.5], 'end', true);
-  const said = parts.map(({ title, way }) => (way ? `${title}, ${way}` : title)).join('; ');
+  const said = parts.map(partAndWay).join('; ');
   return {
     shapes: pen.shapes,
     labels: pen.labels,

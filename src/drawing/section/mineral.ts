@@ -4,7 +4,6 @@ import { threadOf } from '../../core/gland/thread-table';
 import { FINISHED, type Stage } from '../../core/makeoff/stage';
 import { linkLengths } from '../../core/mineral/link';
 import { metalSheathMm } from '../../core/mineral/sheath';
-import { KINDS } from '../../core/kinds/kinds';
 import type { MineralLink } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/en/format';
@@ -13,6 +12,7 @@ import { factsOf } from './facts';
 import { drawWall } from './wall';
 import type { Geometry, Span } from './geometry';
 import { Pen } from './pen';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** Cable drawn outside, and tails drawn beyond the pot's mouth, mm. */
 const CABLE_MM = 34;
@@ -287,7 +287,7 @@ function drawFigures(pen: Pen, dossier: Dossier, e: End): void {
 function describe({ entry, enclosure, size, cable }: Dossier, link: MineralLink | null): string {
   const mineral = cable?.mineral;
   const parts = [
-    `Section of entry ${entry.label} of ${enclosure.tag}, ${KINDS[entry.kind].title}`,
+    `Section of entry ${entry.label} of ${enclosure.tag}, ${kindTitle(entry.kind)}`,
     size ? `size ${size.size}, ${size.thread}` : 'size not named',
     mineral
       ? `${count(mineral.conductors.length, 'conductor')}${mineral.screened ? ', screened, with a drain wire' : ''}${mineral.jacketed ? ', with a jacket' : ''}`

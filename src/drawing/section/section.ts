@@ -12,6 +12,7 @@ import { Pen } from './pen';
 import { drawPot, drawVoids, drawWitness } from './pot';
 import { drawSeals } from './seals';
 import { drawWall, wallWords } from './wall';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /**
  * A gland or connector in section, to scale: wall and thread as engaged, washer and adaptors, seals against
@@ -120,7 +121,7 @@ function describe(dossier: Dossier, m: SectionFacts, g: Geometry): string {
     value === null ? `${what} not measured` : `${what} ${figure(value)} mm`;
   const kind = kindOf(dossier);
   const parts = [
-    `Section of entry ${entry.label} of ${enclosure.tag}, ${kind.title}`,
+    `Section of entry ${entry.label} of ${enclosure.tag}, ${kindTitle(kind.id)}`,
     size ? `size ${size.size}, ${size.thread}` : 'size not named',
     `wall ${figure(g.wall)} mm`,
     m.engagedMm === null ? 'thread engagement not measured' : `${figure(m.engagedMm)} mm of thread engaged`,

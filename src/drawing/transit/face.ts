@@ -7,6 +7,7 @@ import { count, figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { circle, rectangle, type Drawing } from '../shapes';
 import { drawBlock } from './block';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** Frame round an opening, and the space between two openings, mm. */
 const FRAME_MM = 14;
@@ -126,5 +127,5 @@ function describe(dossier: Dossier, frames: readonly FrameOpening[]): string {
         : `${figure(widthMm, 0)} by ${figure(heightMm, 0)} mm`;
     return `opening ${label}, ${size}, ${state ? count(held + sealed, 'cable') : 'not packed yet'}`;
   });
-  return `Face of entry ${entry.label} of ${enclosure.tag}, ${kindOf(dossier).title}: ${said.join('; ')}.`;
+  return `Face of entry ${entry.label} of ${enclosure.tag}, ${kindTitle(dossier.entry.kind)}: ${said.join('; ')}.`;
 }

@@ -35,6 +35,7 @@ import { Title } from './Title';
 import { Tray } from './Tray';
 import { WalkList } from './WalkList';
 import { WorkPanel } from './WorkPanel';
+import { titleOf } from '../../core/words/en/kinds/titles';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
 const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
@@ -307,7 +308,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
               instruments={instruments}
               instrument={instrument}
               onInstrument={(id) => setInstrument({ ...chosenInstrument, [active?.place.id ?? '']: id })}
-              placeTitle={active?.place.title ?? 'Reading'}
+              placeTitle={active ? titleOf(active.place) : 'Reading'}
               quantity={active ? QUANTITY_OF[active.place.unit] : 'length'}
               problem={problem?.text === typed ? problem.said : null}
               typed={typed}

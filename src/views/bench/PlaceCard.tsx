@@ -6,6 +6,8 @@ import { FitStrip } from '../../ui/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/SealGlyph';
 import { give } from '../hand/give';
 import type { PlaceView } from './place-view';
+import { placeHow } from '../../core/words/en/kinds/places';
+import { titleOf } from '../../core/words/en/kinds/titles';
 
 interface Props {
   view: PlaceView;
@@ -28,16 +30,17 @@ const SHOWN: Record<Unit, { unit: string; factor: number; decimals: number }> = 
 /** A measured place: its strip, its readings, and the next one. */
 export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) {
   const { place, readings, faults, limits, mean, uncertainty, glyph, word } = view;
+  const title = titleOf(place);
   const { unit, factor, decimals } = SHOWN[place.unit];
   const figure = (value: number) => (value * factor).toFixed(decimals);
   return (
-    <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={place.title}>
+    <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={title}>
       <button type="button" className="plain place-head" onClick={onSelect} aria-pressed={selected}>
-        <SealGlyph state={glyph} label={`${place.title}: ${word}`} />
-        <b>{place.title}</b>
+        <SealGlyph state={glyph} label={`${title}: ${word}`} />
+        <b>{title}</b>
         <b className={toneOf(glyph)}>{word}</b>
       </button>
-      {selected && <p className="how quiet">{place.how}</p>}
+      {selected && <p className="how quiet">{placeHow(place)}</p>}
       <FitStrip
         unit={unit}
         limits={limits}
@@ -66,7 +69,7 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
               type="button"
               className="chip next"
               onClick={onSelect}
-              aria-label={`Next reading of ${place.title}`}
+              aria-label={`Next reading of ${title}`}
             >
               next
             </button>

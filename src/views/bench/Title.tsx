@@ -1,9 +1,10 @@
-import { KINDS } from '../../core/kinds/kinds';
 import { GRADES, type Grade } from '../../core/record/types';
 import { classified } from '../../core/rulebook/classified';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { day } from '../../core/words/en/format';
 import { GRADE_WORDS } from '../../core/words/en/labels';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { hazard } from '../../core/words/en/sentences/terms';
 
 /** What is on the bench, and how closely it is judged. */
 export function Title({
@@ -27,7 +28,7 @@ export function Title({
         : where.is === 'contradictory'
           ? 'zone recorded in contradiction'
           : where.hazards
-              .map(({ said, group, division }) => `${said} ${division ? '' : (group ?? '')}`)
+              .map(({ named, group, division }) => `${hazard(named)} ${division ? '' : (group ?? '')}`)
               .join(', ');
   return (
     <div className="title">
@@ -36,7 +37,7 @@ export function Title({
       </h1>
       <p className="quiet">
         {size?.thread ? `${size.thread.replace('x1.5', '')} ` : ''}
-        {KINDS[entry.kind].title}, {[zone, area.temperatureClass].filter(Boolean).join(' ')}, cable{' '}
+        {kindTitle(entry.kind)}, {[zone, area.temperatureClass].filter(Boolean).join(' ')}, cable{' '}
         {cable?.tag ?? 'not recorded'}, {certificate?.number ?? 'no certificate'}
         {sealed ? ', sealed' : ''}
         {record && recorded.size > 0

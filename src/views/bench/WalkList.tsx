@@ -1,5 +1,4 @@
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
-import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id, Round } from '../../core/record/types';
 import { dossierOf } from '../../core/rulebook/dossier';
@@ -8,6 +7,7 @@ import { assessDossier } from '../../core/rulebook/assess';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** The stops of the round as a line, each with its mark. */
 export function WalkList({
@@ -74,7 +74,7 @@ function stopsOf(slice: Slice, round: Round) {
       {
         id,
         title: `${dossier.enclosure.tag}, entry ${dossier.entry.label}`,
-        what: KINDS[dossier.entry.kind].title,
+        what: kindTitle(dossier.entry.kind),
         state: found.status.state,
       },
     ];

@@ -1,13 +1,15 @@
 import { KINDS } from '../../core/kinds/kinds';
 import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
+import { PART_WORDS, stepCaution, stepTitle } from '../../core/words/en/kinds/steps';
+import { titleOf } from '../../core/words/en/kinds/titles';
 
 /** Parts in the order of slipping on, and the steps with their hold points and cautions. */
 export function WorkPanel({ dossier }: { dossier: Dossier }) {
   const kind = KINDS[dossier.entry.kind];
   const titles = new Map([
-    ...askedPlaces(dossier).map(({ id, title }) => [id, title] as const),
-    ...askedLooks(dossier).map(({ id, title }) => [id, title] as const),
+    ...askedPlaces(dossier).map((row) => [row.id, titleOf(row)] as const),
+    ...askedLooks(dossier).map((row) => [row.id, titleOf(row)] as const),
   ]);
   return (
     <details className="bench-panel">
@@ -15,25 +17,25 @@ export function WorkPanel({ dossier }: { dossier: Dossier }) {
       <div>
         <p>Slip on the cable first, in this order:</p>
         <ol>
-          {kind.parts.map(({ id, title, way }) => (
+          {kind.parts.map(({ id, words }) => (
             <li key={id}>
-              {title}
-              {way && <span className="quiet">, {way}</span>}
+              {PART_WORDS[words]!.title}
+              {PART_WORDS[words]!.way && <span className="quiet">, {PART_WORDS[words]!.way}</span>}
             </li>
           ))}
         </ol>
         <p>Then:</p>
         <ol>
-          {kind.steps.map(({ id, title, hold, caution }) => (
+          {kind.steps.map(({ id, words, hold, caution }) => (
             <li key={id}>
-              {title}
+              {stepTitle({ words })}
               {hold && titles.has(hold) && (
                 <>
                   {' '}
                   <b>Hold point: {titles.get(hold)}.</b>
                 </>
               )}
-              {caution && <span className="tone-failed"> {caution}</span>}
+              {caution && <span className="tone-failed"> {stepCaution({ caution })}</span>}
             </li>
           ))}
         </ol>

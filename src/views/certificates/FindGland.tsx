@@ -3,7 +3,7 @@ import type { Candidate } from '../../core/finder/candidate';
 import { needOf } from '../../core/finder/need';
 import { chartSize, rankGlands } from '../../core/finder/rank';
 import { partsOf } from '../../core/finder/schedule';
-import { KINDS } from '../../core/kinds/kinds';
+import type { Supply } from '../../core/finder/supply';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
@@ -17,6 +17,8 @@ import { give } from '../hand/give';
 import { CableFields, useCable, type CableChoice } from './CableFields';
 import { CandidateStrip } from './CandidateStrip';
 import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { supplyTitle } from '../../core/words/en/supplies';
 
 /** Candidates that are listed before somebody asks for more. */
 const SHOWN = 25;
@@ -163,7 +165,7 @@ function CandidateRow({
   dossier: Dossier;
   placed: boolean;
   chart: string | null;
-  parts: [string, number][];
+  parts: [Supply, number][];
 }) {
   const { certificate, size, verdict, said, dimensions, connection, washer, barrier, centrality, ringFace } =
     candidate;
@@ -186,7 +188,7 @@ function CandidateRow({
           {certificate.number}, {size.size}
         </b>
         <span className="quiet">
-          {KINDS[certificate.kind].title}, {size.thread}
+          {kindTitle(certificate.kind)}, {size.thread}
           {ringFace && `, ring ${ringFace}`}
           {barrier && ', barrier'}
         </span>
@@ -234,7 +236,9 @@ function CandidateRow({
       )}
       {verdict !== 'no' && placed && (
         <footer>
-          <small className="quiet">{parts.map(([part, n]) => `${n} × ${part}`).join('; ')}</small>
+          <small className="quiet">
+            {parts.map(([part, n]) => `${n} × ${supplyTitle(part)}`).join('; ')}
+          </small>
           {isFitted ? (
             <a className="button-link" href={`/makeoff/?site=${entry.site}&entry=${entry.id}`}>
               Chosen: plan the make-off

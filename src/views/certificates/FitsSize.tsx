@@ -6,6 +6,7 @@ import type { Certificate } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
 import { SealGlyph } from '../../ui/SealGlyph';
+import { endWords } from '../../core/words/en/where';
 
 /** The reverse: which cables of the site a size would take. */
 export function FitsSize({ slice, certificate }: { slice: Slice; certificate: Certificate }) {
@@ -38,11 +39,11 @@ export function FitsSize({ slice, certificate }: { slice: Slice; certificate: Ce
       {found.length === 0 && <p>No cable of the site fits this size.</p>}
       <ul className="touched">
         {found.map(({ need, where, candidate }) => (
-          <li key={`${need.cable.id} ${where}`}>
+          <li key={`${need.cable.id} ${endWords(where)}`}>
             <span>
               <SealGlyph state={VERDICT_GLYPHS[candidate.verdict]} label={VERDICT_WORDS[candidate.verdict]} />{' '}
               {need.cable.tag}
-              <small className="quiet"> {where}</small>
+              <small className="quiet"> {endWords(where)}</small>
             </span>
           </li>
         ))}

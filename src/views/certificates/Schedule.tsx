@@ -11,6 +11,10 @@ import { SealGlyph } from '../../ui/SealGlyph';
 import type { ScheduleJob, ScheduleNews } from '../../workers/schedule';
 import { saveFile } from '../hand/save-file';
 import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
+import { supplyList } from '../../core/words/en/supplies';
+import { endWords } from '../../core/words/en/where';
+import { washerWords } from '../../core/words/en/washer';
+import { washerFacts } from '../../core/rulebook/washer';
 
 /** Rows that are shown at once; the export holds all of them. */
 const SHOWN = 200;
@@ -64,11 +68,13 @@ export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
 
   const parts = useMemo(
     () =>
-      partsList(
-        proposals.flatMap(({ cable, best }) => {
-          const record = slice.get('cable', cable);
-          return record ? [{ cable: record, best }] : [];
-        }),
+      supplyList(
+        partsList(
+          proposals.flatMap(({ cable, best }) => {
+            const record = slice.get('cable', cable);
+            return record ? [{ cable: record, best }] : [];
+          }),
+        ),
       ),
     [proposals, slice],
   );
@@ -81,7 +87,7 @@ export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
           : only === 'other'
             ? isOther(one)
             : one.best?.verdict === only)) &&
-      words.every((word) => `${one.tag} ${one.where} ${nameOf(one)}`.toLowerCase().includes(word)),
+      words.every((word) => `${one.tag} ${endWords(one.where)} ${nameOf(one)}`.toLowerCase().includes(word)),
   );
   const save = async (name: string, rows: Record<string, unknown>[]) => {
     const { unparse } = (await import('papaparse')).default;
@@ -168,13 +174,15 @@ export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
               </thead>
               <tbody>
                 {matching.slice(0, SHOWN).map((one) => (
-                  <tr key={`${one.cable} ${one.where}`}>
+                  <tr key={`${one.cable} ${endWords(one.where)}`}>
                     <th scope="row">{one.tag}</th>
                     <td>
                       {one.entry ? (
-                        <a href={`/certificates/?site=${site}&tab=find&entry=${one.entry}`}>{one.where}</a>
+                        <a href={`/certificates/?site=${site}&tab=find&entry=${one.entry}`}>
+                          {endWords(one.where)}
+                        </a>
                       ) : (
-                        one.where
+                        endWords(one.where)
                       )}
                     </td>
                     <td>
@@ -223,7 +231,7 @@ const isOther = (one: Proposal): boolean =>
 
 const rowOf = (one: Proposal): Record<string, unknown> => ({
   cable: one.tag,
-  end: one.where,
+  end: endWords(one.where),
   certificate: one.best?.certificate.number ?? '',
   size: one.best?.size.size ?? '',
   thread: one.best?.size.thread ?? '',
@@ -233,6 +241,6 @@ const rowOf = (one: Proposal): Record<string, unknown> => ({
   adaptor: one.best?.connection.adaptor
     ? `${one.best.connection.adaptor.male} to ${one.best.connection.adaptor.female}`
     : '',
-  washer: one.best?.washer.join('; ') ?? '',
+  washer: one.best ? washerWords(washerFacts(one.best.washer)) : '',
   fitted: one.fitted ?? '',
 });

@@ -1,8 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { seriesOf, type SeriesPart } from '../../core/finder/series';
-import { KINDS } from '../../core/kinds/kinds';
-import { jointTitle } from '../../core/kinds/joints';
+import { jointTitle } from '../../core/words/en/kinds/titles';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate, Id } from '../../core/record/types';
 import { assess } from '../../core/rulebook/assess';
@@ -19,6 +18,8 @@ import { ImportPanel } from '../frame/ImportPanel';
 import { saveFile } from '../hand/save-file';
 import { CableFields, useCable } from './CableFields';
 import { FitsSize } from './FitsSize';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { seriesTitle } from '../../core/words/en/series';
 
 const STATES = ['', 'valid', 'superseded', 'withdrawn'] as const;
 
@@ -34,7 +35,7 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
     (one) =>
       (state === '' || one.state === state) &&
       words.every((word) =>
-        `${one.number} ${one.title} ${one.maker} ${KINDS[one.kind].title}`.toLowerCase().includes(word),
+        `${one.number} ${one.title} ${one.maker} ${kindTitle(one.kind)}`.toLowerCase().includes(word),
       ),
   );
   const certificate =
@@ -82,7 +83,7 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
               >
                 <b>{one.number}</b>
                 <small>
-                  {KINDS[one.kind].title}
+                  {kindTitle(one.kind)}
                   {one.state !== 'valid' && <span className="tone-failed"> {one.state}</span>}
                 </small>
               </button>
@@ -156,9 +157,9 @@ function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Cer
           const drawing = drawRangeChart(part, drop);
           const [l, t, r, b] = drawing.box;
           return (
-            <figure key={part.title}>
+            <figure key={seriesTitle(part)}>
               <figcaption>
-                <b>{part.title}</b>{' '}
+                <b>{seriesTitle(part)}</b>{' '}
                 <span className="quiet">
                   {part.holes.length === 0
                     ? 'no holes'
@@ -211,7 +212,7 @@ function Facts({ certificate }: { certificate: Certificate }) {
     certificate;
   const { compound } = sheet;
   const facts: [string, string][] = [
-    ['Kind', KINDS[kind].title],
+    ['Kind', kindTitle(kind)],
     ['Marked', [...concepts, ...groups, ...levels].join(', ') || 'nothing: for unclassified places only'],
     [
       'Listed',

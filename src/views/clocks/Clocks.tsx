@@ -17,6 +17,7 @@ import { give } from '../hand/give';
 import { Root } from '../frame/Root';
 import { useNow } from '../hand/use-now';
 import './clocks.css';
+import { clockWhat, whereWords } from '../../core/words/en/where';
 
 const KINDS: [is: Clock['is'] | '', title: string][] = [
   ['', 'Every clock'],
@@ -41,7 +42,9 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
     (clock) =>
       (is === '' || clock.is === is) &&
       words.every((word) =>
-        `${clock.where} ${clock.what} ${CLOCK_WORDS[clock.is]}`.toLowerCase().includes(word),
+        `${whereWords(clock.where)} ${clockWhat(clock.compound)} ${CLOCK_WORDS[clock.is]}`
+          .toLowerCase()
+          .includes(word),
       ),
   );
   return (
@@ -55,8 +58,9 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
       </header>
       {late.map(({ pour, entry, where, byMin }) => (
         <p key={pour} className="make-safe" role="alert">
-          <b>{where}</b>: the compound was packed {figure(byMin, 0)} min after it had stiffened. Take it out
-          and pack fresh compound. <a href={`/makeoff/?site=${site}&entry=${entry}`}>To its make-off</a>
+          <b>{whereWords(where)}</b>: the compound was packed {figure(byMin, 0)} min after it had stiffened.
+          Take it out and pack fresh compound.{' '}
+          <a href={`/makeoff/?site=${site}&entry=${entry}`}>To its make-off</a>
         </p>
       ))}
       <div className="clock-tools">
@@ -92,8 +96,8 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
           <li key={clock.id}>
             <ClockRing clock={clock} nowMs={nowMs} />
             <div className="clock-where">
-              <a href={clockAddress(clock, site)}>{clock.where}</a>
-              <small className="quiet">{clock.what}</small>
+              <a href={clockAddress(clock, site)}>{whereWords(clock.where)}</a>
+              <small className="quiet">{clockWhat(clock.compound)}</small>
             </div>
           </li>
         ))}

@@ -2,7 +2,6 @@ import { THREADS } from '../../core/gland/thread-table';
 import { GROUPS } from '../../core/hazard/group';
 import { CATEGORIES, LEVELS } from '../../core/hazard/level';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { KINDS } from '../../core/kinds/kinds';
 import { ARMOUR_TYPES, JOINTS, SCHOOLS } from '../../core/record/types';
 import {
   choices,
@@ -19,6 +18,7 @@ import {
   type TableForm,
 } from './fields';
 import { LISTED_FIELD } from './listed-field';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
 const SHAPES = ['round', 'flat', 'sector'];
@@ -116,7 +116,7 @@ const SIZE: readonly Field[] = [
   },
 ];
 
-const KIND_TITLES = Object.fromEntries(KIND_IDS.map((id) => [id, KINDS[id].title]));
+const KIND_TITLES = Object.fromEntries(KIND_IDS.map((id) => [id, kindTitle(id)]));
 
 /** The form of a certificate with its assembly sheet. */
 export const CERTIFICATE_FORM: TableForm = {

@@ -3,7 +3,6 @@ import { GROUPS } from '../../core/hazard/group';
 import { LEVELS } from '../../core/hazard/level';
 import { THREADS } from '../../core/gland/thread-table';
 import { KIND_IDS } from '../../core/record/kind-ids';
-import { KINDS } from '../../core/kinds/kinds';
 import { RACEWAY_MEANS } from '../../core/record/types';
 import {
   choices,
@@ -19,10 +18,11 @@ import {
   type TableForm,
 } from './fields';
 import { LISTED_FIELD } from './listed-field';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
 
-const KIND_TITLES = Object.fromEntries(KIND_IDS.map((id) => [id, KINDS[id].title]));
+const KIND_TITLES = Object.fromEntries(KIND_IDS.map((id) => [id, kindTitle(id)]));
 
 /** The form of an entry: hole, gland, adaptors, compartment, frame. */
 export const ENTRY_FORM: TableForm = {

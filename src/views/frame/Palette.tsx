@@ -1,8 +1,8 @@
 import { Modal } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
-import { KINDS } from '../../core/kinds/kinds';
 import { useDevice } from '../hand/hand';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 interface Hit {
   title: string;
@@ -71,7 +71,7 @@ function find(slice: Slice, site: string, text: string): Hit[] {
     const cable = entry.cable ? (slice.get('cable', entry.cable)?.tag ?? '') : '';
     add(
       `${tag}, entry ${entry.label}`,
-      `${KINDS[entry.kind].title}, ${entry.size ?? 'no size'}, cable ${cable}`,
+      `${kindTitle(entry.kind)}, ${entry.size ?? 'no size'}, cable ${cable}`,
       `/bench/?entry=${entry.id}&site=${site}`,
     );
   }

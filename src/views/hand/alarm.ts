@@ -3,6 +3,7 @@ import { DUE_WORDS } from '../../core/words/en/makeoff';
 import { now } from '../../client/clock';
 import { clockAddress } from './clock-address';
 import { device, say } from './hand';
+import { whereWords } from '../../core/words/en/where';
 
 /** Clocks that have rung on this device; a page that is opened later does not ring them again. */
 const RUNG = 'yendral.rung';
@@ -76,7 +77,7 @@ function signal(fresh: readonly Clock[]): void {
   for (const { id, due } of fresh) rung.add(`${id} ${due}`);
   localStorage.setItem(RUNG, JSON.stringify([...rung].slice(-MOST_RUNG)));
   const [first] = fresh;
-  const words = `${first!.where}: ${DUE_WORDS[first!.is].toLowerCase()}${fresh.length > 1 ? `, and ${fresh.length - 1} more` : ''}.`;
+  const words = `${whereWords(first!.where)}: ${DUE_WORDS[first!.is].toLowerCase()}${fresh.length > 1 ? `, and ${fresh.length - 1} more` : ''}.`;
   const { site } = device.state();
   say(words, { title: 'Open', run: () => location.assign(clockAddress(first!, site ?? '')) });
   const { sound, notify } = alarmState();

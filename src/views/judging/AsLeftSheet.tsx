@@ -6,6 +6,7 @@ import { askedLooks, askedPlaces, holdsOf } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { device, say } from '../hand/hand';
 import { give } from '../hand/give';
+import { titleOf } from '../../core/words/en/kinds/titles';
 
 const FATE_WORDS: Record<SealFate, string> = {
   replaced: 'replaced by a new one',
@@ -90,7 +91,7 @@ export default function AsLeftSheet({
 /** Hold points of the make-off that this round has not answered. */
 function openHolds(dossier: Dossier): string[] {
   const titles = new Map(
-    [...askedPlaces(dossier), ...askedLooks(dossier)].map(({ id, title }) => [id, title]),
+    [...askedPlaces(dossier), ...askedLooks(dossier)].map((row) => [row.id, titleOf(row)]),
   );
   const answered = (id: string) =>
     !dossier.recorded.has(id) && (dossier.groups.has(id) || dossier.looks.has(id));

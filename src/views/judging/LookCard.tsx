@@ -9,6 +9,8 @@ import { SealGlyph } from '../../ui/SealGlyph';
 import { keepPhotos } from '../hand/keep-photos';
 import { PhotoRow } from './PhotoRow';
 import './looks.css';
+import { answerTitle, lookQuestion } from '../../core/words/en/kinds/looks';
+import { titleOf } from '../../core/words/en/kinds/titles';
 
 /** An answer with its evidence. */
 export interface LookAnswerGiven {
@@ -38,6 +40,7 @@ export const LookCard = memo(function LookCard({
   const [open, setOpen] = useState(false);
   const pictures = open ? lookPictures(look.id) : null;
   const hasPictures = conditionNumber(look.id) === null;
+  const title = titleOf(look);
   const answer = look.answers.find(({ id }) => id === given?.answer);
   const state = answer === undefined ? 'unread' : answer.good ? 'fits' : 'large';
   const own = recorded ? undefined : given;
@@ -49,10 +52,13 @@ export const LookCard = memo(function LookCard({
   return (
     <fieldset className="look" id={`look-${look.id}`} disabled={sealed}>
       <legend>
-        <SealGlyph state={state} label={`${look.title}: ${answer ? answer.title : 'not looked at'}`} />{' '}
-        <b>{look.title}</b>
+        <SealGlyph
+          state={state}
+          label={`${title}: ${answer ? answerTitle(look, answer.id) : 'not looked at'}`}
+        />{' '}
+        <b>{title}</b>
       </legend>
-      <p>{look.question}</p>
+      <p>{lookQuestion(look)}</p>
       {pictures && (
         <div className="pictures">
           <Picture drawing={pictures.right} words={pictures.rightWords} />
@@ -60,14 +66,14 @@ export const LookCard = memo(function LookCard({
         </div>
       )}
       <div className="answers">
-        {look.answers.map(({ id, title }) => (
+        {look.answers.map(({ id }) => (
           <button
             key={id}
             type="button"
             aria-pressed={given?.answer === id}
             onClick={() => onAnswer({ answer: id, ...evidence })}
           >
-            {title}
+            {answerTitle(look, id)}
           </button>
         ))}
       </div>
@@ -100,7 +106,7 @@ export const LookCard = memo(function LookCard({
 function isSame(a: Props, b: Props): boolean {
   return (
     a.look.id === b.look.id &&
-    a.look.question === b.look.question &&
+    a.look.condition?.text === b.look.condition?.text &&
     a.given === b.given &&
     a.recorded === b.recorded &&
     a.sealed === b.sealed &&

@@ -12,6 +12,8 @@ import { instrumentsFor } from '../hand/instruments-for';
 import { pieceOf } from '../hand/piece';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { QUANTITY_OF, takeLive, takeTyped, unitShown } from '../hand/take';
+import { placeHow } from '../../core/words/en/kinds/places';
+import { titleOf } from '../../core/words/en/kinds/titles';
 
 /** One measured place at the step: its limits, its readings, and the next one, sent or typed. */
 export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: MakeOff; place: Place }) {
@@ -52,13 +54,13 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
       }}
     >
       <p>
-        {place.title}: {limits ? limitWords(limits, place.unit) : 'no limit on the sheet'}.{' '}
+        {titleOf(place)}: {limits ? limitWords(limits, place.unit) : 'no limit on the sheet'}.{' '}
         {readings.length > 0 ? (
           <b className="figures">
             Read: {readings.map(({ value }) => shownIn(value, place.unit)).join(', ')}
           </b>
         ) : (
-          <span className="quiet">{place.how}</span>
+          <span className="quiet">{placeHow(place)}</span>
         )}
       </p>
       {!instrument && (
@@ -70,7 +72,7 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
         <div className="place-row">
           <MeasureInput
             quantity={QUANTITY_OF[place.unit]}
-            label={place.title}
+            label={titleOf(place)}
             value={typed}
             error={problem?.text === typed ? problem.said : null}
             onText={setTyped}

@@ -1,12 +1,20 @@
 import type { Plan } from '../../core/makeoff/plan';
-import { KINDS } from '../../core/kinds/kinds';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
-import { closingWords, FROM_WORDS, HABIT_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
+import {
+  closingWords,
+  FROM_WORDS,
+  HABIT_WORDS,
+  MISSING_WORDS,
+  MARK_WORDS,
+} from '../../core/words/en/makeoff';
 import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/DrawingView';
 import { holdTitle } from './hold-title';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { PART_WORDS, stepCaution, stepTitle, toolTitle } from '../../core/words/en/kinds/steps';
+import { supplyTitle } from '../../core/words/en/supplies';
 
 /** The whole plan on one page: on the screen before the work begins, and as it prints. */
 export function PlanSheet({
@@ -23,7 +31,7 @@ export function PlanSheet({
     <article className={`plan-sheet${printOnly ? ' print-only' : ''}`} aria-label="Plan">
       <header className="on-paper">
         <h1>
-          {enclosure.tag}, entry {entry.label}: {KINDS[entry.kind].title}
+          {enclosure.tag}, entry {entry.label}: {kindTitle(entry.kind)}
         </h1>
         <p>
           {area.name};{' '}
@@ -39,12 +47,15 @@ export function PlanSheet({
             <DrawingView drawing={drawSlipOn(plan.slipOn, null)} states={{}} aspect={4.2} shownPx={640} />
           </div>
           <ol className="slip-list">
-            {plan.slipOn.map(({ id, title, way }) => (
-              <li key={id}>
-                {title}
-                {way && <span className="quiet">, {way}</span>}
-              </li>
-            ))}
+            {plan.slipOn.map((part) => {
+              const { title, way } = PART_WORDS[part.words]!;
+              return (
+                <li key={part.id}>
+                  {title}
+                  {way && <span className="quiet">, {way}</span>}
+                </li>
+              );
+            })}
           </ol>
         </section>
       )}
@@ -65,8 +76,8 @@ export function PlanSheet({
           <h2>Parts</h2>
           <ul>
             {plan.parts.map(([part, count]) => (
-              <li key={part}>
-                {count} × {part}
+              <li key={supplyTitle(part)}>
+                {count} × {supplyTitle(part)}
               </li>
             ))}
             {plan.parts.length === 0 && <li>Choose the gland and record the cable first.</li>}
@@ -74,7 +85,7 @@ export function PlanSheet({
         </section>
         <section>
           <h2>Tools</h2>
-          <p>{plan.tools.join(', ')}.</p>
+          <p>{plan.tools.map(toolTitle).join(', ')}.</p>
         </section>
       </div>
       <section>
@@ -82,10 +93,10 @@ export function PlanSheet({
         <ol className="plan-steps">
           {plan.steps.map((step) => (
             <li key={step.id}>
-              <span className="box" aria-hidden="true" /> {step.title}
+              <span className="box" aria-hidden="true" /> {stepTitle(step)}
               {step.closing && <b> {closingWords(step.closing)}</b>}
               {step.hold && <span className="hold-word"> Hold: {holdTitle(dossier, step.hold)}.</span>}
-              {step.caution && <span className="caution"> {step.caution}</span>}
+              {step.caution && <span className="caution"> {stepCaution(step)}</span>}
             </li>
           ))}
         </ol>
@@ -110,9 +121,9 @@ export function MarkTable({ plan }: { plan: Plan }) {
         </tr>
       </thead>
       <tbody>
-        {plan.marks.marks.map(({ id, title, atMm, lowMm, highMm }) => (
+        {plan.marks.marks.map(({ id, atMm, lowMm, highMm }) => (
           <tr key={id}>
-            <th scope="row">{title}</th>
+            <th scope="row">{MARK_WORDS[id]}</th>
             <td className="figures">{figure(atMm, 1)}</td>
             <td className="figures">
               {figure(lowMm, 1)} to {figure(highMm, 1)}

@@ -11,6 +11,7 @@ import { HABIT_WORDS } from '../../core/words/en/makeoff';
 import { device } from '../hand/hand';
 import { give } from '../hand/give';
 import { PlanSheet } from './PlanSheet';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 interface Props {
   slice: Slice;
@@ -40,7 +41,7 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
           {enclosure.tag}, entry {entry.label}
         </h1>
         <p>
-          {KINDS[entry.kind].title},{' '}
+          {kindTitle(entry.kind)},{' '}
           {size ? `${certificate!.number}, ${size.size} (${size.thread})` : 'no size chosen'},{' '}
           {cable ? `cable ${cable.tag}` : 'no cable'}
         </p>
@@ -134,7 +135,7 @@ function ChooseEntry({
     .map((entry) => ({
       entry,
       title: `${slice.get('enclosure', entry.enclosure)?.tag ?? '?'}, entry ${entry.label}`,
-      what: `${KINDS[entry.kind].title}, cable ${entry.cable ? (slice.get('cable', entry.cable)?.tag ?? '?') : 'not recorded'}`,
+      what: `${kindTitle(entry.kind)}, cable ${entry.cable ? (slice.get('cable', entry.cable)?.tag ?? '?') : 'not recorded'}`,
     }))
     .filter(({ title, what }) => words.every((word) => `${title} ${what}`.toLowerCase().includes(word)))
     .sort((a, b) => a.title.localeCompare(b.title, 'en', { numeric: true }));

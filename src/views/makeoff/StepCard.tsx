@@ -14,6 +14,7 @@ import { holdTitle } from './hold-title';
 import { CureStep, MixStep, PackStep } from './PourSteps';
 import { PlaceField } from './PlaceField';
 import { TestStep } from './TestStep';
+import { planStepTitle, stepCaution, toolTitle } from '../../core/words/en/kinds/steps';
 
 interface Props {
   dossier: Dossier;
@@ -28,7 +29,9 @@ interface Props {
 
 /** One step: what to do and how far, what to look at or measure before going on, and its tick. */
 export function StepCard({ dossier, work, step, number, open, onOpen, onTick, onUntick }: Props) {
-  const { id, title, tick, hold } = step;
+  const { id, tick, hold } = step;
+  const title = planStepTitle(step);
+  const caution = stepCaution(step);
   const waits = hold !== null && !hold.answered;
   if (!open) {
     return (
@@ -55,8 +58,8 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
         <span className="figures">{number}</span> {title}
       </h2>
       {step.closing && <p className="closing">{closingWords(step.closing)}</p>}
-      {step.caution && <p className="caution">{step.caution}</p>}
-      {step.tools.length > 0 && <p className="quiet">{step.tools.join(', ')}</p>}
+      {caution && <p className="caution">{caution}</p>}
+      {step.tools.length > 0 && <p className="quiet">{step.tools.map(toolTitle).join(', ')}</p>}
       <PourOf id={id} dossier={dossier} work={work} />
       {step.closing?.answer && <Answer id={step.closing.answer} dossier={dossier} work={work} />}
       {step.measures.map((place) => (

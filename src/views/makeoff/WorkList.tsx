@@ -1,11 +1,11 @@
 import { memo } from 'react';
-import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { clocksOfSite } from '../../core/makeoff/clocks';
 import { CLOCK_WORDS, DUE_WORDS, span } from '../../core/words/en/makeoff';
 import { useNow } from '../hand/use-now';
 import { openWork, runningWork } from './work';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** Work that is going on, side by side: where each one stands, and what it waits for. */
 export const WorkList = memo(function WorkList({
@@ -47,7 +47,7 @@ export const WorkList = memo(function WorkList({
                   {dossier.enclosure.tag}, entry {dossier.entry.label}
                 </b>
                 <small>
-                  {KINDS[dossier.entry.kind].title}, {done} of {total} done
+                  {kindTitle(dossier.entry.kind)}, {done} of {total} done
                 </small>
                 {clock && (
                   <small className={Date.parse(clock.due) <= nowMs ? 'tone-failed' : ''}>

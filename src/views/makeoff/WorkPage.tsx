@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { clocksOfSite } from '../../core/makeoff/clocks';
 import { stageOf } from '../../core/makeoff/stage';
 import type { Plan, PlanPart, PlanStep } from '../../core/makeoff/plan';
-import { KINDS, partTick } from '../../core/kinds/kinds';
+import { partTick } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -19,6 +19,7 @@ import { useNow } from '../hand/use-now';
 import { MarkTable, PlanSheet, Rulers } from './PlanSheet';
 import { StepCard } from './StepCard';
 import { initialsOf } from './work';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 interface Props {
   dossier: Dossier;
@@ -31,7 +32,8 @@ interface Props {
 /** Slipping a part on, as a step. */
 const slipStep = (part: PlanPart): PlanStep => ({
   id: partTick(part.id),
-  title: `Slip on the ${part.title}${part.way ? `, ${part.way}` : ''}.`,
+  words: part.words,
+  slips: part,
   caution: null,
   tools: [],
   hold: null,
@@ -87,7 +89,7 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
           {enclosure.tag}, entry {entry.label}
         </h1>
         <p>
-          {KINDS[entry.kind].title}, {certificate?.number}, {size?.size} ({size?.thread}), cable {cable?.tag};{' '}
+          {kindTitle(entry.kind)}, {certificate?.number}, {size?.size} ({size?.thread}), cable {cable?.tag};{' '}
           {WHY_WORDS[work.why]}.{!cable?.mineral && ` ${HABIT_WORDS[work.habit]}.`}
         </p>
       </header>

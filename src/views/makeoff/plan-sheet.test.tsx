@@ -4,10 +4,12 @@ import { planOf } from '../../core/makeoff/plan';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import { HABITS, type Habit, type MakeOff } from '../../core/record/types';
 import { dossierWith, recordsWith, type Change } from '../../core/rulebook/sound-entry.test.data';
-import { HABIT_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
+import { HABIT_WORDS, MISSING_WORDS, MARK_WORDS } from '../../core/words/en/makeoff';
 import { holdTitle } from './hold-title';
 import { PlanSheet } from './PlanSheet';
 import { initialsOf, runningWork, workOf } from './work';
+import { PART_WORDS, stepCaution, stepTitle } from '../../core/words/en/kinds/steps';
+import { supplyTitle } from '../../core/words/en/supplies';
 
 const sheet = (change: Change, why: 'make-off' | 'opening' = 'make-off', habit: Habit = 'body-first') => {
   const dossier = dossierWith(change);
@@ -27,14 +29,16 @@ describe('the plan on paper', () => {
     (kind) => {
       const { dossier, plan, text } = sheet({ kind });
       const said = plain(text);
-      for (const { title, hold, caution } of plan.steps) {
-        expect(said).toContain(title);
+      for (const step of plan.steps) {
+        const { hold } = step;
+        const caution = stepCaution(step);
+        expect(said).toContain(stepTitle(step));
         if (hold) expect(said).toContain(`Hold: ${holdTitle(dossier, hold)}.`);
         if (caution) expect(said).toContain(caution);
       }
-      for (const { title } of plan.marks.marks) expect(said).toContain(title);
-      for (const [part, count] of plan.parts) expect(said).toContain(`${count} × ${part}`);
-      for (const { title } of plan.slipOn) expect(said).toContain(title);
+      for (const { id } of plan.marks.marks) expect(said).toContain(MARK_WORDS[id]);
+      for (const [part, count] of plan.parts) expect(said).toContain(`${count} × ${supplyTitle(part)}`);
+      for (const { words } of plan.slipOn) expect(said).toContain(PART_WORDS[words]!.title);
       expect(said).toContain('a competent, authorised person decides');
     },
   );

@@ -12,6 +12,7 @@ import { drawEntry } from '../../drawing/draw';
 import { DrawingView } from '../../ui/DrawingView';
 import { ContinuityPanel } from '../testing/ContinuityPanel';
 import { megohmWords } from '../testing/insulation-words';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** One cable with both its ends: each pot in section, its tests compared, and what runs from end to end. */
 export function BothEnds({ slice, cable }: { slice: Slice; cable: Cable }) {
@@ -31,7 +32,7 @@ export function BothEnds({ slice, cable }: { slice: Slice; cable: Cable }) {
       </p>
       {ends.length === 0 && (
         <p>
-          No entry holds this cable yet. Add one of kind {KINDS['mi-pot'].title} under{' '}
+          No entry holds this cable yet. Add one of kind {kindTitle('mi-pot')} under{' '}
           <a href={`/dossier/?site=${cable.site}&table=entry`}>Dossier, Entries</a>.
         </p>
       )}
@@ -67,7 +68,7 @@ function End({ dossier, cable }: { dossier: Dossier; cable: Cable }) {
         <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
           {enclosure.tag}, entry {entry.label}
         </a>
-        <small> {KINDS[entry.kind].title}</small>
+        <small> {kindTitle(entry.kind)}</small>
       </h2>
       {!cable.mineral!.link && <EndSection dossier={dossier} shownPx={440} />}
       <Compared cable={cable} entry={entry} before={before} first={first} later={later} />

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
-import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import type { EntryStatus, Grade } from '../../core/record/types';
 import { assess, standingState } from '../../core/rulebook/assess';
@@ -15,6 +14,7 @@ import { useDevice } from '../hand/hand';
 import { Plan } from './Plan';
 import type { Stop } from './stop';
 import './site.css';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** Where things stand on a site. */
 export default function Site() {
@@ -88,7 +88,7 @@ function SiteOf({ state }: ViewProps) {
                     {enclosure.tag}, entry {entry.label}
                   </b>
                   <small>
-                    {KINDS[entry.kind].title}, {a.name}
+                    {kindTitle(entry.kind)}, {a.name}
                   </small>
                 </span>
                 <small className={toneOf(glyphOfState(standing))}>{statusWords(status, site.timeZone)}</small>
@@ -139,7 +139,7 @@ function matches(
   if (areaId !== 'all' && area.id !== areaId) return false;
   const cable = entry.cable ? slice.get('cable', entry.cable)?.tag : '';
   const all =
-    `${enclosure.tag} entry ${entry.label} ${KINDS[entry.kind].title} ${area.name} ${cable} ${entry.size}`.toLowerCase();
+    `${enclosure.tag} entry ${entry.label} ${kindTitle(entry.kind)} ${area.name} ${cable} ${entry.size}`.toLowerCase();
   return text
     .toLowerCase()
     .split(/\s+/)

@@ -22,6 +22,7 @@ import { OneMoreTab } from './OneMoreTab';
 import { Planner } from './Planner';
 import { SealantTab } from './SealantTab';
 import './transit.css';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 const TABS = [
   ['board', 'Board'],
@@ -136,7 +137,7 @@ function One({
           {enclosure.tag}, entry {entry.label}
         </h1>
         <p className="no-print">
-          {KINDS[entry.kind].title}, {certificate?.number ?? 'no approval on file'}
+          {kindTitle(entry.kind)}, {certificate?.number ?? 'no approval on file'}
           {entry.frame && `, ${entry.frame.where} of ${entry.frame.wallDepthMm} mm`};{' '}
           <a href={`/bench/?site=${site.id}&entry=${entry.id}`}>to its bench</a>,{' '}
           <a href={`/makeoff/?site=${site.id}&entry=${entry.id}`}>to its make-off</a>
@@ -260,7 +261,7 @@ function TransitList({
     ({ entry, tag, what, state }) =>
       (only === '' || state === only) &&
       words.every((word) =>
-        `${tag} ${entry.label} ${what} ${KINDS[entry.kind].title}`.toLowerCase().includes(word),
+        `${tag} ${entry.label} ${what} ${kindTitle(entry.kind)}`.toLowerCase().includes(word),
       ),
   );
   return (
@@ -295,7 +296,7 @@ function TransitList({
                   {tag}, entry {entry.label}
                 </b>
                 <small>
-                  {KINDS[entry.kind].title}; {what}
+                  {kindTitle(entry.kind)}; {what}
                 </small>
               </span>
             </button>

@@ -30,7 +30,7 @@ export const STRIPPED = [
 ];
 export const FINISHED = [steps.OUTER_SHUT, steps.TAG_BOND, steps.COVER];
 
-export type Rest = Partial<Kind> & Pick<Kind, 'id' | 'title'>;
+export type Rest = Partial<Kind> & Pick<Kind, 'id'>;
 
 /** An armoured gland with an inner seal; the other kinds differ from it. */
 export const armoured = (rest: Rest): Kind => ({

@@ -5,7 +5,6 @@ import { AROUND, armoured, CUT, SEEN, THREAD } from './base-armoured';
 
 export const connectorResin = armoured({
   id: 'connector-resin',
-  title: 'resin connector',
   parts: [steps.SHROUD_PART, steps.BACK_NUT],
   places: [places.OVER_CORES, places.OVER_ARMOUR, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
   looks: [...SEEN, looks.DAM, looks.GROMMET, ...CUT, ...AROUND, looks.BOND_PATH],

@@ -5,7 +5,6 @@ import { AROUND, armoured, CUT, OUTSIDE, SEEN, THREAD } from './base-armoured';
 
 export const glandBarrierPlain = armoured({
   id: 'gland-barrier-plain',
-  title: 'barrier gland for unarmoured cable',
   parts: [steps.SHROUD_PART, steps.BACK_NUT],
   places: [places.OVER_CORES, ...OUTSIDE, ...THREAD, places.REACH, places.SUPPORT],
   looks: [...SEEN, looks.VOIDS, looks.WITNESS, looks.SPIGOT, ...CUT, ...AROUND],

@@ -5,7 +5,6 @@ import { AROUND, armoured, CONE, CUT, FINISHED, OUTSIDE, SEEN, STRIPPED, THREAD 
 
 export const glandBarrier = armoured({
   id: 'gland-barrier',
-  title: 'barrier gland',
   places: [
     places.OVER_CORES, ...CONE, ...OUTSIDE, ...THREAD, places.REACH, places.SUPPORT, places.BOND,
   ], // prettier-ignore

@@ -4,7 +4,6 @@ import { AROUND, armoured, CUT, SEEN, SLEEVES } from './base-armoured';
 
 export const glandDedicatedRing = armoured({
   id: 'gland-dedicated-ring',
-  title: 'dedicated-ring gland',
   parts: [...SLEEVES, steps.RING_OWN],
   looks: [...SEEN, looks.SEATED, looks.RING, ...CUT, ...AROUND, looks.BOND_PATH],
   ring: 'dedicated',

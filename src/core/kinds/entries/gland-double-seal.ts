@@ -1,3 +1,3 @@
 import { armoured } from './base-armoured';
 
-export const glandDoubleSeal = armoured({ id: 'gland-double-seal', title: 'double-seal gland' });
+export const glandDoubleSeal = armoured({ id: 'gland-double-seal' });

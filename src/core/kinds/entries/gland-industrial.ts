@@ -5,7 +5,6 @@ import { AROUND, armoured, CONE, CUT, SEEN, STRIPPED, THREAD } from './base-armo
 
 export const glandIndustrial = armoured({
   id: 'gland-industrial',
-  title: 'industrial gland',
   parts: [steps.SHROUD_PART, steps.BACK_NUT, steps.TAG_PART],
   places: [...CONE, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
   looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],

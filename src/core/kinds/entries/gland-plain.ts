@@ -4,7 +4,6 @@ import { AROUND, armoured, CUT, OUTSIDE, SEEN, THREAD } from './base-armoured';
 
 export const glandPlain = armoured({
   id: 'gland-plain',
-  title: 'plain gland',
   parts: [steps.SHROUD_PART, steps.BACK_NUT],
   places: [places.INNER, ...OUTSIDE, ...THREAD, places.INNER_PROUD, places.SUPPORT],
   looks: [...SEEN, ...CUT, ...AROUND],

@@ -3,7 +3,6 @@ import { armoured, SLEEVES } from './base-armoured';
 
 export const glandReversibleRing = armoured({
   id: 'gland-reversible-ring',
-  title: 'reversible-ring gland',
   parts: [...SLEEVES, steps.RING_TURNED],
   ring: 'reversible',
 });

@@ -1,3 +1,3 @@
 import { mineral } from './base-mineral';
 
-export const miPot = mineral({ id: 'mi-pot', title: 'mineral-insulated pot' });
+export const miPot = mineral({ id: 'mi-pot' });

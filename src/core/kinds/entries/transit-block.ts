@@ -1,3 +1,3 @@
 import { transit } from './base-transit';
 
-export const transitBlock = transit({ id: 'transit-block', title: 'block transit' });
+export const transitBlock = transit({ id: 'transit-block' });

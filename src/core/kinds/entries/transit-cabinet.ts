@@ -3,7 +3,6 @@ import { transit, TRANSIT_LOOKS } from './base-transit';
 
 export const transitCabinet = transit({
   id: 'transit-cabinet',
-  title: 'cabinet transit',
   wall: 'enclosure',
   looks: [...TRANSIT_LOOKS, looks.RELAXED, looks.UNUSED],
 });

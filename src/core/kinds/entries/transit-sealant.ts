@@ -4,7 +4,6 @@ import { transit, TRANSIT_LOOKS } from './base-transit';
 
 export const transitSealant = transit({
   id: 'transit-sealant',
-  title: 'sealant transit',
   looks: [
     ...TRANSIT_LOOKS.filter(({ id }) => id !== 'transit-cables' && id !== 'from-face'),
     looks.ADHESION,

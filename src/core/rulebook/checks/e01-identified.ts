@@ -39,8 +39,8 @@ const NOTHING: Aspect[] = [];
 function standing({ certificate, at }: Context): Aspect[] {
   const { number, state, withdrawn, issued } = certificate!;
   if (state === 'valid' && issued !== null && !isLater(issued, at)) return NOTHING;
-  if (state === null) return [blank('the state', number, 'settle.certificate')];
-  if (issued === null) return [blank('the day of issue', number, 'settle.certificate')];
+  if (state === null) return [blank('state', number, 'settle.certificate')];
+  if (issued === null) return [blank('day-of-issue', number, 'settle.certificate')];
   const facts = { certificate: number, state };
   if (isLater(issued, at)) return [unread('e01.future', { ...facts, issued }, 'settle.certificate')];
   if (state === 'superseded') return [conforms('e01.superseded', facts)];
@@ -77,7 +77,7 @@ function ordinary(context: Context): Aspect | null {
   if (where.hazards.every(({ dust }) => isIntrinsicBox(context, dust))) {
     return notApplicable('e06.none-asked', { concept: context.enclosure.concepts.join(', ') });
   }
-  const facts = { certificate: certificate!.number, area: area.name, said: where.said };
+  const facts = { certificate: certificate!.number, area: area.name, ...where.named };
   // A certified kind has a protection that nobody copied; any other kind has none to copy.
   return kindOf({ entry }).certified
     ? unread('e01.no-concept', facts, 'settle.certificate')

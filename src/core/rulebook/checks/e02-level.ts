@@ -35,15 +35,15 @@ function suits(context: Context, hazard: AreaHazard): Aspect {
   if (isIntrinsicBox(context, hazard.dust))
     return notApplicable('e06.none-asked', { concept: enclosure.concepts.join(', ') });
   if (!certificate) return unread('e01.no-certificate', {}, 'settle.certificate');
-  const { said } = hazard;
+  const { named } = hazard;
   const listed =
     hazard.division && certificate.divisions.find((one) => listedForDivision(one, hazard.division!));
   if (listed) {
-    return conforms('e02.listed', { said, has: `Class ${listed.class}, Division ${listed.division}` });
+    return conforms('e02.listed', { ...named, listedClass: listed.class, listedDivision: listed.division });
   }
   const { levels, from } = levelsOf(certificate);
   const facts = {
-    said,
+    ...named,
     has: levels.join(', '),
     accepted: hazard.levels.join(', '),
     from,

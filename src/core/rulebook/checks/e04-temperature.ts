@@ -24,7 +24,7 @@ export const e04: Check = {
   run(context) {
     const { area, certificate, size, cable } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    if (!area.ambientC) return [blank('the ambient range', area.name, 'settle.area')];
+    if (!area.ambientC) return [blank('ambient-range', area.name, 'settle.area')];
     const [coldest, hottest] = area.ambientC;
     if (below(hottest, coldest))
       return [
@@ -64,7 +64,7 @@ export const e04: Check = {
         marked,
         worstC: weakest.worst.worstC,
         from: weakest.worst.from,
-        part: byCable ? 'The cable' : weakest.part,
+        part: byCable ? 'cable' : weakest.part,
         maxC: byCable ? cable!.maxC : weakest.maxC,
       }),
     ];
@@ -106,17 +106,16 @@ function partsOf(
   aspects: Aspect[],
 ): Part[] {
   const { certificate, size } = context;
-  const parts: Part[] = [{ part: 'The gland', maxC: most, minC: least, worst: entry }];
+  const parts: Part[] = [{ part: 'gland', maxC: most, minC: least, worst: entry }];
   if (size) {
     const { outer, inner } = size;
     for (const [part, seal] of [
-      ['The outer seal', outer],
-      ['The inner seal', inner],
+      ['outer-seal', outer],
+      ['inner-seal', inner],
     ] as const) {
       if (!seal) continue;
       const { maxC, minC } = seal;
-      if (maxC === null)
-        aspects.push(blank(`the highest temperature of ${part.toLowerCase()}`, size.size, 'settle.sheet'));
+      if (maxC === null) aspects.push(blank(`${part}-temperature`, size.size, 'settle.sheet'));
       else parts.push({ part, maxC, minC: minC ?? least, worst: entry });
     }
   }
@@ -124,9 +123,9 @@ function partsOf(
   // Compound lies round the cores, where they branch.
   const hotter = branch.worstC > entry.worstC && branch.from !== 'unmarked' ? branch : entry;
   if (compound) {
-    parts.push({ part: 'The compound', maxC: compound.maxC, minC: compound.minC ?? least, worst: hotter });
+    parts.push({ part: 'compound', maxC: compound.maxC, minC: compound.minC ?? least, worst: hotter });
     if (branch.from === 'unmarked' && branch.worstC > entry.worstC)
-      parts.push({ part: 'The compound', maxC: compound.maxC, minC: compound.minC ?? least, worst: branch });
+      parts.push({ part: 'compound', maxC: compound.maxC, minC: compound.minC ?? least, worst: branch });
   }
   return parts;
 }
@@ -154,12 +153,12 @@ function cableBears(
   }
   for (const worst of [entry, branch]) {
     if (atMost(worst.worstC, maxC)) continue;
-    const facts = { part: 'The cable', maxC, worstC: worst.worstC, from: worst.from };
+    const facts = { part: 'cable', maxC, worstC: worst.worstC, from: worst.from };
     const onlyBound = worst.from === 'unmarked' && atMost(hottest, maxC);
     aspects.push(onlyBound ? marginal('e04.bound', facts, 'settle.full-load') : fails('e04.too-hot', facts));
   }
   if (minC !== null && !atMost(minC, coldest))
-    aspects.push(fails('e04.too-cold', { part: 'The cable', minC, coldestC: coldest }));
+    aspects.push(fails('e04.too-cold', { part: 'cable', minC, coldestC: coldest }));
   if (minC === null && below(coldest, CABLE_COLD_C))
     aspects.push(unread('e04.cable-cold', { cable: cable!.tag, coldestC: coldest }, 'settle.cable'));
 }

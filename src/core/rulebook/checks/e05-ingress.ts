@@ -3,7 +3,7 @@ import { ingressAtLeast, ingressOfConcept, parseIngress } from '../../hazard/ing
 import { classified, type AreaHazard } from '../classified';
 import { blank, conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
-import type { Aspect } from '../../record/finding';
+import type { Aspect, Facts } from '../../record/finding';
 
 /** The ingress ratings meet what the area, the concept and the enclosure's own marking ask for, each for itself. */
 export const e05: Check = {
@@ -17,24 +17,24 @@ export const e05: Check = {
   run(context) {
     const { site, area, certificate, enclosure } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
-    if (certificate.ingress === null) return [blank('the ingress rating', certificate.number, 'settle.certificate')]; // prettier-ignore
+    if (certificate.ingress === null) return [blank('ingress-rating', certificate.number, 'settle.certificate')]; // prettier-ignore
     const has = parseIngress(certificate.ingress);
     if (!has) return [unread('e05.unreadable', { rating: certificate.ingress }, 'settle.certificate')];
     const aspects: Aspect[] = [];
-    const hold = (by: string, rating: string | null) => {
+    const hold: Hold = (by, rating) => {
       if (rating === null) return;
       const need = parseIngress(rating);
       if (!need) aspects.push(unread('e05.unreadable', { rating }, 'settle.area'));
       else if (!ingressAtLeast(has, need)) {
-        aspects.push(fails('e05.too-low', { has: certificate.ingress, asked: rating, by }));
+        aspects.push(fails('e05.too-low', { has: certificate.ingress, asked: rating, ...by }));
       }
     };
     const derating = deratingOf(enclosure);
     const marked = derating?.ingress ?? enclosure.ingress;
-    if (area.ingressNeed === null) aspects.push(blank('the ingress asked for', area.name, 'settle.area'));
-    if (marked === null) aspects.push(blank('the ingress rating', enclosure.tag, 'settle.enclosure'));
-    hold('the area', area.ingressNeed);
-    hold(derating ? 'the recorded derating' : 'the enclosure’s marking', marked);
+    if (area.ingressNeed === null) aspects.push(blank('ingress-asked-for', area.name, 'settle.area'));
+    if (marked === null) aspects.push(blank('ingress-rating', enclosure.tag, 'settle.enclosure'));
+    hold({ by: 'area' }, area.ingressNeed);
+    hold({ by: derating ? 'derating' : 'marking' }, marked);
     const where = classified(site, area);
     for (const hazard of where.is === 'classified' ? where.hazards : []) byConcepts(enclosure, hazard, hold);
     if (site.scheme === 'divisions' && enclosure.type !== null) aspects.push(...byType(context, hold));
@@ -47,12 +47,12 @@ export const e05: Check = {
 export const deratingOf = ({ derating }: Context['enclosure']) =>
   derating && derating.reason.trim() !== '' ? derating : null;
 
-type Hold = (by: string, rating: string | null) => void;
+type Hold = (by: Facts, rating: string | null) => void;
 
 function byConcepts(enclosure: Context['enclosure'], { dust, group }: AreaHazard, hold: Hold): void {
   for (const concept of enclosure.concepts) {
     if (!isOwnConcept(concept) || !speaksOf(concept, dust)) continue;
-    hold(`protection ${concept}`, ingressOfConcept(concept, group));
+    hold({ by: 'concept', concept }, ingressOfConcept(concept, group));
   }
 }
 
@@ -61,6 +61,6 @@ function byType({ site, enclosure }: Context, hold: Hold): Aspect[] {
   const type = enclosure.type!;
   const listed = site.enclosureTypes.find((one) => one.type === type);
   if (!listed) return [unread('e05.type-unknown', { type, tag: enclosure.tag }, 'settle.types')];
-  hold(`enclosure type ${type}`, listed.ingress);
+  hold({ by: 'type', type }, listed.ingress);
   return [];
 }

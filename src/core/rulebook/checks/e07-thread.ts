@@ -3,7 +3,7 @@ import { identifyThread, isNearMiss } from '../../gland/threads';
 import { atMost } from '../../quantity/compare';
 import { blank, conforms, fails, unread, type Check } from '../check';
 import { groupsOf, isFlameproof, type Context, type ReadingGroup } from '../dossier';
-import type { Aspect } from '../../record/finding';
+import type { Aspect, Facts } from '../../record/finding';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { CLEARANCE_MM } from '../limits';
 import { answerTo } from '../look';
@@ -25,20 +25,20 @@ export const e07: Check = {
     const { size, certificate, entry } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
-    if (size.thread === null) return [blank('the thread', size.size, 'settle.sheet')];
+    if (size.thread === null) return [blank('thread', size.size, 'settle.sheet')];
     const gland = threadOf(size.thread);
     if (!gland) return [unread('e07.unknown', { thread: size.thread }, 'settle.certificate')];
     const chain = entry.adaptors ?? [];
     const aspects: Aspect[] = [];
     // From the gland inwards: each thread has to go into the next.
     let male = gland;
-    let by = 'Gland';
+    let by: 'gland' | 'adaptor' = 'gland';
     for (const adaptor of chain) {
       aspects.push(intoFemale(by, male, adaptor.female, 'adaptor'));
       const next = threadOf(adaptor.male);
       if (!next) return [unread('e07.unknown', { thread: adaptor.male }, 'settle.adaptors')];
       male = next;
-      by = 'Adaptor';
+      by = 'adaptor';
     }
     aspects.push(intoHole(context, by, male));
     return [...aspects, ...identified(context, gland)];
@@ -47,11 +47,11 @@ export const e07: Check = {
 
 function intoHole(context: Context, by: string, male: Thread): Aspect {
   const { form, thread } = context.entry.hole;
-  const of = `entry ${context.entry.label}`;
-  if (form === null) return blank('whether the hole is threaded', of, 'settle.hole');
+  const of = { entry: context.entry.label };
+  if (form === null) return blank('hole-is-threaded', of, 'settle.hole');
   if (form === 'clearance') return clearance(context, male);
   return thread === null
-    ? blank('the thread of the hole', of, 'settle.hole')
+    ? blank('thread-of-the-hole', of, 'settle.hole')
     : intoFemale(by, male, thread, 'hole');
 }
 
@@ -91,8 +91,8 @@ function identified(context: Context, gland: Thread): Aspect[] {
     const facts = { majorMm: valueOf(majors[0]), pitchMm: valueOf(pitches[0]) };
     return [unread('e07.half-measured', facts, 'settle.thread')];
   }
-  const major = counted('Thread major diameter', majors);
-  const pitch = counted('Thread pitch', pitches);
+  const major = counted({ part: 'thread-major' }, majors);
+  const pitch = counted({ part: 'thread-pitch' }, pitches);
   const open = [...major.open, ...pitch.open];
   if (open.length > 0) return open;
   const seen = answerTo(context, 'thread-taper');
@@ -106,10 +106,10 @@ const valueOf = (group: ReadingGroup | undefined): number | null =>
   group?.readings[group.readings.length - 1]?.value ?? null;
 
 /** Values of a thread place that count; what keeps them from counting. */
-function counted(part: string, groups: readonly ReadingGroup[]): { values: number[]; open: Aspect[] } {
+function counted(of: Facts, groups: readonly ReadingGroup[]): { values: number[]; open: Aspect[] } {
   const kept = countedGroups(groups, (group) => weighValue(group));
-  if (!kept) return { values: [], open: [valuesDisagree(part, 'mm', groups)] };
-  const open = kept.flatMap((group) => faultOfGroup(part, group) ?? []);
+  if (!kept) return { values: [], open: [valuesDisagree(of, 'mm', groups)] };
+  const open = kept.flatMap((group) => faultOfGroup(of, group) ?? []);
   return { values: kept.flatMap(({ readings }) => readings.map(({ value }) => value)), open };
 }
 
@@ -119,7 +119,7 @@ function identify(gland: Thread, majorMm: number, pitchMm: number, taper: boolea
     gland: gland.designation,
     majorMm,
     pitchMm,
-    found: candidates.map(({ designation }) => designation).join(' or '),
+    found: candidates.map(({ designation }) => designation).join(', '),
     near: nearMisses[0]?.designation ?? '',
   };
   if (candidates.length === 0) return fails('e07.none-matches', facts);

@@ -39,20 +39,18 @@ export const e08: Check = {
       const facts = { enclosure: enclosure.tag, concepts: here.concepts.join(', '), against: 'gas' };
       return [unread('e06.compartment', facts, 'settle.compartment')];
     }
-    if (entry.hole.form === null)
-      return [blank('whether the hole is threaded', `entry ${entry.label}`, 'settle.hole')];
+    if (entry.hole.form === null) return [blank('hole-is-threaded', { entry: entry.label }, 'settle.hole')];
     if (entry.hole.form === 'clearance') return [fails('e08.clearance', { thread: entry.hole.thread })];
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     if (!size) return [unread('e01.no-size', { certificate: certificate.number }, 'settle.size')];
-    if (size.thread === null) return [blank('the thread', size.size, 'settle.sheet')];
+    if (size.thread === null) return [blank('thread', size.size, 'settle.sheet')];
     return jointsOf(context, size.thread).flatMap((joint) => judgeJoint(context, joint));
   },
 };
 
 /** A threaded joint on the way of the flame. */
 interface ThreadedJoint {
-  /** As it is said: "in the wall", "in the adaptor". */
-  where: string;
+  where: 'wall' | 'adaptor';
   thread: string;
   /** By the records; null where they do not say. */
   geometryMm: number | null;
@@ -72,13 +70,13 @@ function jointsOf({ enclosure, entry, size }: Context, ofGland: string): Threade
       ? null
       : engagedLength({ maleMm, washerMm, runoutMm, wallMm, chamfersMm });
   const wall = (thread: string, geometryMm: number | null): ThreadedJoint => ({
-    where: 'in the wall', thread, geometryMm, place: 'thread-engagement', turns: 'thread-turns',
+    where: 'wall', thread, geometryMm, place: 'thread-engagement', turns: 'thread-turns',
   }); // prettier-ignore
   if (!last) return [wall(ofGland, inWall(size!.maleLengthMm, size!.runoutMm))];
   return [
     wall(last.male, inWall(last.maleLengthMm, last.runoutMm)),
     {
-      where: 'in the adaptor', thread: ofGland, geometryMm: inAdaptor(last, size!),
+      where: 'adaptor', thread: ofGland, geometryMm: inAdaptor(last, size!),
       place: 'adaptor-engagement', turns: null,
     }, // prettier-ignore
   ];
@@ -134,11 +132,11 @@ function measuredIn(
     all.length === 1
       ? all
       : countedGroups(all, (group) => weighValue(group, counts.includes(group) ? pitchMm : 1));
-  if (!kept) return { open: [valuesDisagree('Thread engagement', 'as read', all)] };
+  if (!kept) return { open: [valuesDisagree({ part: 'thread-engagement' }, 'as read', all)] };
   const open: Aspect[] = [];
   const found: EngagedLength[] = [];
   for (const group of kept) {
-    const fault = faultOfGroup('Thread engagement', group);
+    const fault = faultOfGroup({ part: 'thread-engagement' }, group);
     if (fault) open.push(fault);
     const counted = counts.includes(group);
     const own = singleUncertainty(group.instrument);

@@ -6,7 +6,7 @@ import { classified, type AreaHazard } from '../classified';
 import { conforms, fails, unread, type Check } from '../check';
 import { isIntrinsicBox } from '../../kinds/compartment';
 import { isFlameproof, type Context } from '../dossier';
-import type { Aspect } from '../../record/finding';
+import type { Aspect, Facts } from '../../record/finding';
 import { suitsEnclosure } from '../suits';
 import { levelsOf } from './e02-level';
 
@@ -44,25 +44,25 @@ function unlike(context: Context, adaptor: Adaptor): Aspect[] {
   if (where.is === 'unclassified') return [];
   const open = areaOpen(where, area.name);
   if (open || where.is !== 'classified') return [open!];
-  const name = `${adaptor.what} ${adaptor.male} to ${adaptor.female}`;
+  const name: Facts = { what: adaptor.what, male: adaptor.male, female: adaptor.female };
   return where.hazards.flatMap((hazard) => [
     ...ofProtection(context, adaptor, name, hazard),
     ...ofArea(context, adaptor, name, hazard),
   ]);
 }
 
-function ofProtection(context: Context, adaptor: Adaptor, name: string, hazard: AreaHazard): Aspect[] {
+function ofProtection(context: Context, adaptor: Adaptor, name: Facts, hazard: AreaHazard): Aspect[] {
   return suitsEnclosure(context, { ...adaptor, sealing: false }, hazard).flatMap(({ outcome, is, facts }) => {
-    if (outcome === 'fails') return [fails(`e09.${is}`, { ...facts, name })];
+    if (outcome === 'fails') return [fails(`e09.${is}`, { ...facts, ...name })];
     return outcome === 'unread' ? [unread(`e06.${is}`, facts, 'settle.enclosure')] : [];
   });
 }
 
 /** Level and group of an adaptor, where the box asks for any. */
-function ofArea(context: Context, adaptor: Adaptor, name: string, hazard: AreaHazard): Aspect[] {
+function ofArea(context: Context, adaptor: Adaptor, name: Facts, hazard: AreaHazard): Aspect[] {
   const { area } = context;
   if (isIntrinsicBox(context, hazard.dust)) return [];
-  const { division, group, said } = hazard;
+  const { division, group, named } = hazard;
   if (
     division &&
     adaptor.divisions.some((one) => listedForDivision(one, division) && one.groups.includes(division.group))
@@ -72,12 +72,12 @@ function ofArea(context: Context, adaptor: Adaptor, name: string, hazard: AreaHa
   const { levels } = levelsOf(adaptor);
   if (!levels.some((level) => hazard.levels.includes(level))) {
     aspects.push(
-      fails('e09.level', { name, said, has: levels.join(', '), accepted: hazard.levels.join(', ') }),
+      fails('e09.level', { ...name, ...named, has: levels.join(', '), accepted: hazard.levels.join(', ') }),
     );
   }
   if (group === null) aspects.push(unread('area.no-group', { area: area.name }, 'settle.area'));
   else if (!adaptor.groups.some((marked) => groupCovers(marked, group, needsLetter(adaptor.concepts)))) {
-    aspects.push(fails('e09.group', { name, asked: group, has: adaptor.groups.join(', ') }));
+    aspects.push(fails('e09.group', { ...name, asked: group, has: adaptor.groups.join(', ') }));
   }
   return aspects;
 }

@@ -5,7 +5,7 @@ import { ingressAtLeast, parseIngress } from '../../hazard/ingress';
 import { classified, type AreaHazard } from '../classified';
 import { blank, fails, notApplicable, unread, type Check } from '../check';
 import { isFlameproof, type Context } from '../dossier';
-import type { Aspect } from '../../record/finding';
+import type { Aspect, Facts } from '../../record/finding';
 import { asksFor } from '../grades';
 import { PLUG_UNCERTAINTY_MM } from '../limits';
 import { answerTo, judgeLook } from '../look';
@@ -69,13 +69,18 @@ function faultsOf(context: Context, plug: Unused): Aspect[] {
 const asked = ({ grade }: Context, settle: string | null): boolean =>
   asksFor(grade, settle === 'settle.plug-open' ? 'detailed' : 'close');
 
-const missing = (context: Context, { label }: Unused, what: string, settle = 'settle.plug'): Aspect =>
-  unread('e10.not-known', { label, tag: context.enclosure.tag, what }, settle);
+const missing = (
+  context: Context,
+  { label }: Unused,
+  what: string,
+  settle = 'settle.plug',
+  facts: Facts = {},
+): Aspect => unread('e10.not-known', { label, tag: context.enclosure.tag, what, ...facts }, settle);
 
 /** A plug is a device like a gland: a component certificate is none of equipment. */
 function certified(context: Context, plug: Unused): Aspect[] {
   const { certificate, label } = plug;
-  if (certificate === null) return [missing(context, plug, 'its certificate')];
+  if (certificate === null) return [missing(context, plug, 'plug-certificate')];
   return carries(certificate, 'U')
     ? [fails('e10.component', { label, tag: context.enclosure.tag, certificate })]
     : [];
@@ -85,17 +90,17 @@ function ofHazard(context: Context, plug: Unused, hazard: AreaHazard): Aspect[] 
   const { label, concepts, groups } = plug;
   const facts = { label, tag: context.enclosure.tag };
   const aspects = suitsEnclosure(context, { ...plug, sealing: false }, hazard).flatMap((answer): Aspect[] => {
-    const said = { ...answer.facts, ...facts, has: concepts.join(', ') || 'no protection' };
+    const said = { ...answer.facts, ...facts, has: concepts.join(', ') };
     if (answer.outcome === 'fails') return [fails(`e10.${answer.is}`, said)];
     return answer.outcome === 'unread' ? [unread(`e06.${answer.is}`, answer.facts, 'settle.enclosure')] : [];
   });
   if (hazard.division || concepts.length === 0) return aspects;
   const { levels } = levelsOf(plug);
   if (levels.length > 0 && !levels.some((level) => hazard.levels.includes(level)))
-    aspects.push(fails('e10.level', { ...facts, has: levels.join(', '), said: hazard.said }));
-  if (levels.length === 0) aspects.push(missing(context, plug, 'its level'));
+    aspects.push(fails('e10.level', { ...facts, has: levels.join(', '), ...hazard.named }));
+  if (levels.length === 0) aspects.push(missing(context, plug, 'plug-level'));
   const { group } = hazard;
-  if (groups.length === 0) aspects.push(missing(context, plug, 'its group'));
+  if (groups.length === 0) aspects.push(missing(context, plug, 'plug-group'));
   else if (group !== null && !groups.some((marked) => groupCovers(marked, group, needsLetter(concepts))))
     aspects.push(fails('e10.group', { ...facts, has: groups.join(', '), asked: group }));
   return aspects;
@@ -103,9 +108,10 @@ function ofHazard(context: Context, plug: Unused, hazard: AreaHazard): Aspect[] 
 
 function threads(context: Context, plug: Unused): Aspect[] {
   const { label, thread, hole } = plug;
-  if (thread === null || hole === null) return [missing(context, plug, 'thread of plug and entry')];
+  if (thread === null || hole === null) return [missing(context, plug, 'plug-thread-of-plug-and-entry')];
   const [male, female] = [threadOf(thread), threadOf(hole)];
-  if (!male || !female) return [missing(context, plug, `a thread of the table (${male ? hole : thread})`)];
+  if (!male || !female)
+    return [missing(context, plug, 'plug-table-thread', 'settle.plug', { thread: male ? hole : thread })];
   if (male.designation === female.designation) return [];
   return [fails('e10.thread', { label, tag: context.enclosure.tag, plug: thread, hole })];
 }
@@ -114,11 +120,11 @@ function threads(context: Context, plug: Unused): Aspect[] {
 function rating(context: Context, plug: Unused): Aspect[] {
   const { enclosure } = context;
   const { label, ingress } = plug;
-  if (ingress === null) return [missing(context, plug, 'its ingress rating')];
+  if (ingress === null) return [missing(context, plug, 'plug-ingress-rating')];
   const asked = deratingOf(enclosure)?.ingress ?? enclosure.ingress;
-  if (asked === null) return [blank('the ingress rating', enclosure.tag, 'settle.enclosure')];
+  if (asked === null) return [blank('ingress-rating', enclosure.tag, 'settle.enclosure')];
   const [has, need] = [parseIngress(ingress), parseIngress(asked)];
-  if (!has || !need) return [missing(context, plug, 'an ingress rating that can be read')];
+  if (!has || !need) return [missing(context, plug, 'plug-ingress-rating-that-can-be-read')];
   return ingressAtLeast(has, need)
     ? []
     : [fails('e10.ingress', { label, tag: enclosure.tag, has: ingress, asked })];
@@ -129,7 +135,7 @@ function engaged(context: Context, plug: Unused): Aspect[] {
   const { enclosure } = context;
   const thread = plug.hole === null ? null : threadOf(plug.hole);
   if (!enclosure.concepts.some((concept) => concept[0] === 'd') || !thread) return [];
-  if (plug.engagedMm === null) return [missing(context, plug, 'how far it engages', 'settle.plug-open')];
+  if (plug.engagedMm === null) return [missing(context, plug, 'plug-how-far-it-engages', 'settle.plug-open')];
   const taper = thread.smallEndMm !== null;
   const joint = threadEngagement(
     thread.pitchMm,
@@ -140,7 +146,7 @@ function engaged(context: Context, plug: Unused): Aspect[] {
     taper,
   );
   if (joint.conforms) return [];
-  if (enclosure.volumeCm3 === null) return [blank('the volume', enclosure.tag, 'settle.enclosure')];
+  if (enclosure.volumeCm3 === null) return [blank('volume', enclosure.tag, 'settle.enclosure')];
   const facts = { label: plug.label, tag: enclosure.tag, engagedMm: plug.engagedMm, threads: joint.fullThreads, requiredThreads: joint.requiredThreads, requiredDepthMm: joint.requiredDepthMm }; // prettier-ignore
   return [fails('e10.engaged', facts)];
 }

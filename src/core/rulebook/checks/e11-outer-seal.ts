@@ -19,13 +19,13 @@ export const e11: Check = {
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
     const look = judgeLook(context, 'outer-bare');
     const { shapes, rangeMm } = size.outer;
-    if (rangeMm === null) return [blank('the range of the outer seal', size.size, 'settle.sheet'), look];
+    if (rangeMm === null) return [blank('range-of-the-outer-seal', size.size, 'settle.sheet'), look];
     if (shapes.length === 0)
-      return [blank('the shapes that the outer seal takes', size.size, 'settle.sheet'), look];
-    if (cable.shape === null) return [blank('the shape', cable.tag, 'settle.cable'), look];
+      return [blank('shapes-that-the-outer-seal-takes', size.size, 'settle.sheet'), look];
+    if (cable.shape === null) return [blank('shape', cable.tag, 'settle.cable'), look];
     if (!shapes.includes(cable.shape)) {
       const [lowMm, highMm] = rangeMm;
-      const facts = { part: 'Outer seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };
+      const facts = { part: 'outer-seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };
       return [fails('fit.shape', facts), look];
     }
     return [judgeFit(context, fitTaskOf(context, 'outer-sheath')!), look];

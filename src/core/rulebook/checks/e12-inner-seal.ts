@@ -30,13 +30,13 @@ export const e12: Check = {
     }
     const { shapes, rangeMm } = size.inner;
     const look = kind.inner === 'diaphragm' ? [judgeLook(context, 'diaphragm-lip')] : [];
-    if (rangeMm === null) return [blank('the range of the inner seal', size.size, 'settle.sheet'), ...look];
+    if (rangeMm === null) return [blank('range-of-the-inner-seal', size.size, 'settle.sheet'), ...look];
     if (shapes.length === 0)
-      return [blank('the shapes that the inner seal takes', size.size, 'settle.sheet'), ...look];
-    if (cable.shape === null) return [blank('the shape', cable.tag, 'settle.cable'), ...look];
+      return [blank('shapes-that-the-inner-seal-takes', size.size, 'settle.sheet'), ...look];
+    if (cable.shape === null) return [blank('shape', cable.tag, 'settle.cable'), ...look];
     if (!shapes.includes(cable.shape)) {
       const [lowMm, highMm] = rangeMm;
-      const facts = { part: 'Inner seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };
+      const facts = { part: 'inner-seal', lowMm, highMm, shape: cable.shape, shapes: shapes.join(', ') };
       return [fails('fit.shape', facts), ...look];
     }
     return [judgeFit(context, fitTaskOf(context, 'inner-sheath')!), ...look];
@@ -50,7 +50,7 @@ function pot(context: Context): Aspect[] {
   if (!of)
     return [unread('e12.no-pot', { size: size!.size, sheet: certificate!.sheet.number }, 'settle.sheet')];
   const cores = coreCount(context);
-  if (cores === null) return [blank('the cores', context.cable!.tag, 'settle.cable')];
+  if (cores === null) return [blank('cores', context.cable!.tag, 'settle.cable')];
   const facts = { cores, most: of.mostCores, boreMm: of.boreMm };
   const number = cores > of.mostCores ? fails('e12.too-many-cores', facts) : conforms('e12.cores', facts);
   return [judgeFit(context, fitTaskOf(context, 'over-cores')!), number];

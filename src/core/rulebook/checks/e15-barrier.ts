@@ -88,7 +88,7 @@ function byPath(context: Context, fitted: boolean): Aspect {
   const { barrierRequired, path } = decideBarrier(edition, asked);
   const facts = {
     edition,
-    path: said(path),
+    path: pathFact(path),
     tag: enclosure.tag,
     lengthM: asked.lengthM,
     volumeDm3: asked.volumeDm3,
@@ -97,25 +97,6 @@ function byPath(context: Context, fitted: boolean): Aspect {
   return fitted ? conforms('e15.fitted', facts) : fails('e15.missing', facts);
 }
 
-function said(path: readonly { question: BarrierQuestion; answer: boolean }[]): string {
-  let words = '';
-  for (const { question, answer } of path) {
-    words += `${words ? ', ' : ''}${QUESTION[question]}: ${answer ? 'yes' : 'no'}`;
-  }
-  return words;
-}
-
-/** A question of the barrier path in a few words. */
-const QUESTION: Record<BarrierQuestion, string> = {
-  'certificate-demands': 'certificate asks for one',
-  'mineral-insulated': 'mineral insulated',
-  'sealing-device': 'sealing device at the entry',
-  'indirect-entry': 'indirect entry',
-  'class-a': 'compact, effectively filled cable',
-  'breathing-test': 'breathing test passed',
-  'length-3m': 'connected length 3 m or more',
-  'ignition-source': 'ignition source inside',
-  'group-iic': 'group IIC',
-  'zone-2': 'zone 2',
-  'over-2dm3': 'volume over 2 dm³',
-};
+/** The path as one fact: each question with its answer, in order. */
+const pathFact = (path: readonly { question: BarrierQuestion; answer: boolean }[]): string =>
+  path.map(({ question, answer }) => `${question}=${answer ? 'yes' : 'no'}`).join(' ');

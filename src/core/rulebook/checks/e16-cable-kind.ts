@@ -44,12 +44,12 @@ function elsewhere(context: Context): Aspect[] {
 
 /** A mineral-insulated end drinks moisture in any other gland, and its pot takes no other cable. */
 function insulation(context: Context): Aspect[] {
-  const { title: kind, mineral } = kindOf(context);
+  const { id: kind, mineral } = kindOf(context);
   const { tag: cable, mineral: of, cores, armour: wires } = context.cable!;
   if (mineral && !of) {
     // Of a record without any build-up nobody knows what it is of.
     if (cores.length === 0 && wires === null)
-      return [blank('whether it is mineral insulated', cable, 'settle.cable')];
+      return [blank('it-is-mineral-insulated', cable, 'settle.cable')];
     return [fails('e16.not-mineral', { cable, kind })];
   }
   return !mineral && of ? [fails('e16.mineral', { cable, kind })] : [];
@@ -65,7 +65,7 @@ function armour(context: Context): Aspect[] {
   }
   if (cable!.armour) {
     const { type, sizeMm } = cable!.armour;
-    return [fails('e16.armoured', { cable: cable!.tag, type, sizeMm, kind: kindOf(context).title })];
+    return [fails('e16.armoured', { cable: cable!.tag, type, sizeMm, kind: kindOf(context).id })];
   }
   if (!cable!.unarmoured) return [unread('e13.armour-unknown', { cable: cable!.tag }, 'settle.cable')];
   return [];
@@ -76,14 +76,13 @@ function coldFlow(context: Context): Aspect[] {
   const { cable, size } = context;
   if (cable!.coldFlow === false) return [];
   const seals = [
-    { part: 'outer seal', seal: size!.outer, sheathMm: cable!.outerMm },
-    ...(size!.inner ? [{ part: 'inner seal', seal: size!.inner, sheathMm: cable!.innerMm }] : []),
+    { part: 'outer-seal', seal: size!.outer, sheathMm: cable!.outerMm },
+    ...(size!.inner ? [{ part: 'inner-seal', seal: size!.inner, sheathMm: cable!.innerMm }] : []),
   ];
   return seals.flatMap(({ part, seal, sheathMm }) => {
     if (seal.coldFlow === true) return [];
-    if (cable!.coldFlow === null) return [blank('whether the sheath flows cold', cable!.tag, 'settle.cable')];
-    if (seal.coldFlow === null)
-      return [blank(`whether the ${part} is marked for sheaths that flow cold`, size!.size, 'settle.sheet')];
+    if (cable!.coldFlow === null) return [blank('sheath-flows-cold', cable!.tag, 'settle.cable')];
+    if (seal.coldFlow === null) return [blank(`${part}-cold-flow`, size!.size, 'settle.sheet')];
     const [lowMm, highMm] = seal.rangeMm ?? [null, null];
     return [fails('e16.cold-flow', { cable: cable!.tag, part, sheathMm, lowMm, highMm })];
   });

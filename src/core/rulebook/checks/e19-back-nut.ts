@@ -55,7 +55,7 @@ function judgeScale(context: Context, scale: Scale): Aspect[] {
     aspects.push(passedOver(context, 'back-nut-gap') ?? none);
   } else {
     const kept = countedGroups(groups, (group) => weighValue(group));
-    if (!kept) aspects.push(valuesDisagree('Back-nut gap', 'mm', groups));
+    if (!kept) aspects.push(valuesDisagree({ part: 'back-nut-gap' }, 'mm', groups));
     for (const group of kept ?? []) aspects.push(judgeGap(group, scale));
   }
   if (nut.indentPct > scale.allowedPct + SLACK) aspects.push(fails('e19.indent', factsOf(scale, 0, 0)));
@@ -85,7 +85,7 @@ const factsOf = (
 });
 
 function judgeGap(group: ReadingGroup, scale: Scale): Aspect {
-  const fault = faultOfGroup('Back-nut gap', group);
+  const fault = faultOfGroup({ part: 'back-nut-gap' }, group);
   if (fault) return fault;
   // Of several readings the one that is furthest off speaks.
   const right = scale.of.nut.gapMm;

@@ -3,7 +3,7 @@ import { blank, conforms, fails, unread, type Check } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { answerTo, judgeLook } from '../look';
-import { sealsItself, washerReasons } from '../washer';
+import { sealsItself, washerFacts, washerReasons } from '../washer';
 
 /** A sealing washer where the sheet, a thin wall, a clearance hole or a rating above IP54 asks for one. */
 export const e22: Check = {
@@ -26,7 +26,7 @@ export const e22: Check = {
       return [unread('e22.contradiction', { washerMm, thread: size.thread }, 'settle.washer')];
     }
     if (answer === 'none' && asked.length > 0) {
-      return [fails('e22.missing', { reasons: asked.join('; '), thread: size.thread })];
+      return [fails('e22.missing', { ...washerFacts(asked), thread: size.thread })];
     }
     if (answer === 'o-ring') return [oRing(context, look)];
     const unknown = unknownNeed(context);
@@ -34,24 +34,24 @@ export const e22: Check = {
     if (answer === 'fitted' && !washerMm) {
       return [unread('e22.thickness', { thread: size.thread }, 'settle.washer')];
     }
-    if (answer === 'fitted' && size.washerMm === null) return [blank('the washer that the sheet asks for', size.size, 'settle.sheet')]; // prettier-ignore
+    if (answer === 'fitted' && size.washerMm === null) return [blank('washer-that-the-sheet-asks-for', size.size, 'settle.sheet')]; // prettier-ignore
     if (answer === 'fitted' && below(washerMm!, size.washerMm!)) {
       return [fails('e22.thin', { washerMm, askedMm: size.washerMm, thread: size.thread })];
     }
     if (look.outcome !== 'conforms') return [look];
-    const facts = { washerMm, reasons: asked.join('; ') };
+    const facts = { washerMm, ...washerFacts(asked) };
     return [conforms(asked.length > 0 ? 'e22.fitted' : 'e22.none-asked', facts)];
   },
 };
 
 /** What has to be known before "none" can be sound; null where it is. */
 function unknownNeed({ size, entry, enclosure, area }: Context): Aspect | null {
-  if (entry.hole.form === null) return blank('whether the hole is threaded', `entry ${entry.label}`, 'settle.hole'); // prettier-ignore
-  if (size!.washerMm === null) return blank('the washer that the sheet asks for', size!.size, 'settle.sheet');
+  if (entry.hole.form === null) return blank('hole-is-threaded', { entry: entry.label }, 'settle.hole'); // prettier-ignore
+  if (size!.washerMm === null) return blank('washer-that-the-sheet-asks-for', size!.size, 'settle.sheet');
   if (sealsItself(size!, entry)) return null;
-  if (enclosure.wallMm === null) return blank('the wall thickness', enclosure.tag, 'settle.enclosure');
-  if (enclosure.ingress === null && !enclosure.derating) return blank('the ingress rating', enclosure.tag, 'settle.enclosure'); // prettier-ignore
-  return area.ingressNeed === null ? blank('the ingress asked for', area.name, 'settle.area') : null;
+  if (enclosure.wallMm === null) return blank('wall-thickness', enclosure.tag, 'settle.enclosure');
+  if (enclosure.ingress === null && !enclosure.derating) return blank('ingress-rating', enclosure.tag, 'settle.enclosure'); // prettier-ignore
+  return area.ingressNeed === null ? blank('ingress-asked-for', area.name, 'settle.area') : null;
 }
 
 /** An O-ring counts where the certificate has one. */

@@ -27,13 +27,13 @@ export const e23b: Check = {
       return [passedOver(context, 'bond') ?? none];
     }
     const kept = countedGroups(groups, (group) => weighValue(group));
-    if (!kept) return [valuesDisagree('Bond resistance', 'Ω', groups)];
+    if (!kept) return [valuesDisagree({ part: 'bond-resistance' }, 'Ω', groups)];
     return kept.map((group) => judgeBond(context, group, expectedOhm));
   },
 };
 
 function judgeBond(context: Context, group: ReadingGroup, expectedOhm: number | null): Aspect {
-  const fault = faultOfGroup('Bond resistance', group);
+  const fault = faultOfGroup({ part: 'bond-resistance' }, group);
   if (fault) return fault;
   const reading = {
     ohm: Math.max(...group.readings.map(({ value }) => value)),

@@ -17,7 +17,7 @@ export const e25: Check = {
     const { certificate } = context;
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate')];
     const { number, specialConditions } = certificate;
-    if (specialConditions === null) return [blank('the special conditions', number, 'settle.certificate')];
+    if (specialConditions === null) return [blank('special-conditions', number, 'settle.certificate')];
     if (specialConditions.length > 0) return specialConditions.map((text, i) => tick(context, i + 1, text));
     // The X of a certificate says that there are some.
     return carries(number, 'X')
@@ -30,7 +30,7 @@ function tick({ looks, at }: Context, number: number, text: string): Aspect {
   const given = looks.get(`condition-${number}`);
   const facts = { number, text, by: given?.by ?? '', note: given?.note ?? '' };
   if (!given) return unread('e25.open', facts, 'settle.condition');
-  if (isLater(given.at, at)) return unread('look.future', { title: `Special condition ${number}`, at: given.at }, 'settle.clock'); // prettier-ignore
+  if (isLater(given.at, at)) return unread('look.future', { title: 'condition', number, at: given.at }, 'settle.clock'); // prettier-ignore
   if (given.answer !== 'met') return fails('e25.not-met', facts);
   if (given.note.trim() === '' && given.photo === null)
     return unread('e25.no-evidence', facts, 'settle.evidence');

@@ -24,7 +24,7 @@ export const e26: Check = {
     if (!certificate) return [unread('e01.no-certificate', {}, 'settle.certificate'), look];
     const bends = tightBends(context);
     if (certificate.reducedRetention === null && asksFor(grade, 'close'))
-      return [...bends, blank('whether the gland holds the cable by itself', certificate.number, 'settle.certificate'), look]; // prettier-ignore
+      return [...bends, blank('gland-holds-the-cable-by-itself', certificate.number, 'settle.certificate'), look]; // prettier-ignore
     // The distance asks for a rule, which a look from below does not have.
     const measured = groupsOf(context, 'support-distance').length > 0;
     if (!certificate.reducedRetention || (!measured && !asksFor(grade, 'close'))) return [...bends, look];
@@ -38,7 +38,7 @@ function tightBends({ cable }: Context): Aspect[] {
   const bends = cable?.mineral?.link?.bends ?? [];
   if (!cable || bends.length === 0) return [];
   const sheathMm = metalSheathMm(cable);
-  if (sheathMm === null) return [blank('the overall diameter', cable.tag, 'settle.cable')];
+  if (sheathMm === null) return [blank('overall-diameter', cable.tag, 'settle.cable')];
   const leastMm = LEAST_BEND * sheathMm;
   return bends
     .filter(({ radiusMm }) => below(radiusMm, leastMm))

@@ -34,7 +34,7 @@ export const e27: Check = {
       const armourMm = cable.armour.sizeMm;
       const { sheathMm, toleranceMm } = cable;
       if (armourMm === null || sheathMm === null || toleranceMm === null) {
-        aspects.push(blank('armour size, sheath thickness or their tolerance', cable.tag, 'settle.cable'));
+        aspects.push(blank('armour-size-sheath-thickness-or-their-tolerance', cable.tag, 'settle.cable'));
         return [...aspects, ...ends, look];
       }
       const record = { armourMm, sheathMm, toleranceMm };
@@ -60,7 +60,7 @@ function tooManyEnds({ otherEnds, cable }: Context): Aspect[] {
 function overall({ cable }: Context, outer: Diameter): Aspect {
   const recordMm = metalSheathMm(cable!);
   if (recordMm === null || cable!.toleranceMm === null)
-    return blank('the overall diameter or its tolerance', cable!.tag, 'settle.cable');
+    return blank('overall-diameter-or-its-tolerance', cable!.tag, 'settle.cable');
   const differenceMm = outer.meanMm - recordMm;
   const allowedMm = outer.expandedUncertaintyMm + cable!.toleranceMm;
   const facts = {

@@ -15,11 +15,11 @@ export const e31: Check = {
     const { cable } = context;
     const cores = coreCount(context);
     if (!cable) return [unread('cable.none', {}, 'settle.cable')];
-    if (cores === null) return [blank('the cores', cable.tag, 'settle.cable')];
+    if (cores === null) return [blank('cores', cable.tag, 'settle.cable')];
     if (cores > 1) return [notApplicable('e31.several', { cable: cable.tag, cores })];
     const look = judgeLook(context, 'single-core');
     if (cable.armour?.material === null)
-      return [blank('the material of the armour', cable.tag, 'settle.cable'), look];
+      return [blank('material-of-the-armour', cable.tag, 'settle.cable'), look];
     if (cable.armour?.material !== 'steel') return [look];
     const { type, sizeMm } = cable.armour;
     return [fails('e31.steel', { cable: cable.tag, type, sizeMm }), look];

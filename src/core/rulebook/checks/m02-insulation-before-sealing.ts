@@ -21,7 +21,7 @@ export const m02: Check = {
   consequence: (context) => weigh(context, beforeOf(context)),
   run(context) {
     const test = beforeOf(context);
-    if (test) return [beforeSealing(context, judgeTest(context, test, 'before sealing')), ...lateReadings(context, test)]; // prettier-ignore
+    if (test) return [beforeSealing(context, judgeTest(context, test, 'before')), ...lateReadings(context, test)]; // prettier-ignore
     return [
       noCable(context) ??
         passedOver(context, 'insulation-before') ??

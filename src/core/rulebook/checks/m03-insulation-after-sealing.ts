@@ -24,7 +24,7 @@ export const m03: Check = {
   consequence: (context) => weigh(context, latestOf(context)),
   run(context) {
     const test = latestOf(context);
-    if (test) return [judgeTest(context, test, test.stage === 'in-service' ? 'in service' : 'after sealing')];
+    if (test) return [judgeTest(context, test, test.stage === 'in-service' ? 'in-service' : 'after')];
     return [
       noCable(context) ??
         passedOver(context, 'insulation-after') ??

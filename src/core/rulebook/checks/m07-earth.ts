@@ -28,7 +28,7 @@ export const m07: Check = {
     const { cable } = context;
     const { sheathMm2 } = cable!.mineral!;
     if (sheathMm2 === null) return [unread('m07.area-unknown', { cable: cable!.tag }, 'settle.cable')];
-    if (cable!.lengthM === null) return [blank('the length', cable!.tag, 'settle.cable')];
+    if (cable!.lengthM === null) return [blank('length', cable!.tag, 'settle.cable')];
     const predictedOhm = pathResistance('copper', cable!.lengthM, 1, sheathMm2, AT_C);
     const groups = groupsOf(context, 'sheath-earth');
     if (groups.length === 0) {
@@ -38,13 +38,13 @@ export const m07: Check = {
       ];
     }
     const kept = countedGroups(groups, (group) => weighValue(group));
-    if (!kept) return [valuesDisagree('Sheath resistance', 'Ω', groups)];
+    if (!kept) return [valuesDisagree({ part: 'sheath-resistance' }, 'Ω', groups)];
     return kept.map((group) => judgePath(context, group, predictedOhm, sheathMm2));
   },
 };
 
 function judgePath(context: Context, group: ReadingGroup, predictedOhm: number, sheathMm2: number): Aspect {
-  const fault = faultOfGroup('Sheath resistance', group);
+  const fault = faultOfGroup({ part: 'sheath-resistance' }, group);
   if (fault) return fault;
   const { cable } = context;
   const reading = {

@@ -54,7 +54,7 @@ export const m08: Check = {
       return [unread('m01.no-pot', { size: size.size, sheet: certificate.sheet.number }, 'settle.sheet')];
     }
     const { maxC } = size.mineral;
-    if (!area.ambientC) return [blank('the ambient range', area.name, 'settle.area')];
+    if (!area.ambientC) return [blank('ambient-range', area.name, 'settle.area')];
     const { worstC } = worstEntryTemperature(temperaturesOf({ enclosure }), area.ambientC[1]);
     const { sheathC } = cable!.mineral!;
     if (sheathC === null) return [unread('m08.sheath-unknown', { cable: cable!.tag }, 'settle.sheath-c')];

@@ -8,7 +8,7 @@ export const t01 = sides(
   (context, side, facts, { cable }) => {
     if (!cable) return unread('t01.unread', facts, 'settle.cable');
     const { shapes } = context.certificate!.sheet.transit!;
-    if (cable.shape === null) return blank('the shape', cable.tag, 'settle.cable');
+    if (cable.shape === null) return blank('shape', cable.tag, 'settle.cable');
     if (!shapes.includes(cable.shape)) {
       return fails('t01.shape', { ...facts, shape: cable.shape, shapes: shapes.join(', ') });
     }

@@ -1,14 +1,26 @@
 import type { Connection } from '../../finder/connection';
 import type { Clock } from '../../makeoff/clocks';
-import type { CutMarks } from '../../makeoff/marks';
+import type { CutMarks, Mark } from '../../makeoff/marks';
 import type { PlanStep } from '../../makeoff/plan';
-import { jointTitle } from '../../kinds/joints';
+import { jointTitle } from './kinds/titles';
 import type { Habit, MakeOff } from '../../record/types';
 import { figure, limits } from './format';
 
 export const HABIT_WORDS: Record<Habit, string> = {
   'body-first': 'Body into the box first, cable after',
   'cable-first': 'Gland on the cable first, body into the box after',
+};
+
+/** What is done at each mark. */
+export const MARK_WORDS: Record<Mark['id'], string> = {
+  'inner-sheath': 'Cut the inner sheath',
+  armour: 'Cut the armour',
+  'outer-sheath': 'Cut the outer sheath',
+  screen: 'Cut the screen',
+  strip: 'Strip',
+  pot: 'Pot’s rear',
+  stop: 'Tool’s stop',
+  jacket: 'Jacket back to',
 };
 
 /** What cut marks are measured from. */

@@ -2,6 +2,7 @@ import type { Refusal, RefusalFacts, RefusalKey } from '../../commands/commands'
 import type { Users } from '../../record/references';
 import type { TableName } from '../../record/types';
 import { countedAll, nounOf } from './tables';
+import { titleIn } from './kinds/titles';
 
 /** A sentence, or how it is made of its facts and of what stands behind it. */
 type Wording = string | ((facts: RefusalFacts, because: string) => string);
@@ -42,8 +43,8 @@ const REFUSALS: Record<RefusalKey, Wording> = {
     `This was recorded by somebody else. It is sent when they sign in again; ${person} is signed in now.`,
   'photo.bytes': 'The bytes of this photo have not arrived. Send the photo first.',
   'photo.room': 'This device has no room for the photo. Make room, then add it again.',
-  'place.above-zero': ({ place }) => `${place} is above 0. Read it again.`,
-  'place.instrument': ({ place, instruments }) => `${place} is measured with: ${instruments}.`,
+  'place.above-zero': (f) => `${titleIn(f)} is above 0. Read it again.`,
+  'place.instrument': (f) => `${titleIn(f)} is measured with: ${f.instruments}.`,
   'place.none': 'This kind of entry has no such place to measure.',
   'pour.looked-before': 'Looked at before it was packed: correct one of the times.',
   'pour.packed-before': 'Packed before it was mixed: correct one of the times.',

@@ -1,6 +1,7 @@
 import { s, n } from '../sentences/parts';
 import { day } from '../format';
 import type { CheckWords } from './words';
+import { hazard } from '../sentences/terms';
 
 export const e01: CheckWords = {
   title: 'Identified and certified',
@@ -12,9 +13,9 @@ export const e01: CheckWords = {
     'e01.size-not-listed': (f) => `Certificate ${s(f, 'certificate')} lists no size ${s(f, 'size')}.`,
     'e01.covered': (f) => `Size ${s(f, 'size')} is covered by certificate ${s(f, 'certificate')}.`,
     'e01.industrial': (f) =>
-      `An industrial gland without a certificate for explosive atmospheres (sheet ${s(f, 'certificate')}) stands in ${s(f, 'said')}, ${s(f, 'area')}: it may not be used there.`,
+      `An industrial gland without a certificate for explosive atmospheres (sheet ${s(f, 'certificate')}) stands in ${hazard(f)}, ${s(f, 'area')}: it may not be used there.`,
     'e01.no-concept': (f) =>
-      `Certificate ${s(f, 'certificate')} names no protection, and the gland stands in ${s(f, 'said')}, ${s(f, 'area')}.`,
+      `Certificate ${s(f, 'certificate')} names no protection, and the gland stands in ${hazard(f)}, ${s(f, 'area')}.`,
     'e01.sheet': (f) =>
       `Size ${s(f, 'size')} is on sheet ${s(f, 'certificate')}; nothing is classified here, so no certificate is asked for.`,
     'e01.component': (f) =>

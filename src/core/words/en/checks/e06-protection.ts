@@ -1,5 +1,6 @@
 import { s } from '../sentences/parts';
 import type { CheckWords } from './words';
+import { hazard } from '../sentences/terms';
 
 export const e06: CheckWords = {
   title: 'Protection against enclosure',
@@ -12,7 +13,7 @@ export const e06: CheckWords = {
       `For protection ${s(f, 'concept')} the enclosure's own certificate says which glands may be used.`,
     'e06.suits': (f) => `The gland's ${s(f, 'by')} suits the enclosure's ${s(f, 'concept')}.`,
     'e06.not-suited': (f) =>
-      `An enclosure in ${s(f, 'concept')} takes a gland in ${s(f, 'allowed')}; this one is in ${s(f, 'has')}.`,
+      `An enclosure in ${s(f, 'concept')} takes a gland in ${s(f, 'allowed')}; this one is in ${s(f, 'has') || 'no protection'}.`,
     'e06.enclosure-unmarked': (f) =>
       `No protection against ${s(f, 'against') || 'gas'} is recorded for ${s(f, 'enclosure')}.`,
     'e06.circuits-unknown': (f) =>
@@ -21,9 +22,9 @@ export const e06: CheckWords = {
       `${s(f, 'enclosure')} is marked ${s(f, 'concepts')}; which compartment this entry opens into is not recorded.`,
     'e06.building-wall': (f) =>
       `${s(f, 'tag')} is a ${s(f, 'where')} of the building, no enclosure: its approval counts.`,
-    'e06.listed': (f) => `Listed for ${s(f, 'said')}, as ${s(f, 'enclosure')} asks.`,
+    'e06.listed': (f) => `Listed for ${hazard(f)}, as ${s(f, 'enclosure')} asks.`,
     'e06.not-listed': (f) =>
-      `${s(f, 'enclosure')} asks for an entry listed for ${s(f, 'said')}; this one is not.`,
-    'e06.no-listing-asked': (f) => `${s(f, 'enclosure')} asks for no listed entry in ${s(f, 'said')}.`,
+      `${s(f, 'enclosure')} asks for an entry listed for ${hazard(f)}; this one is not.`,
+    'e06.no-listing-asked': (f) => `${s(f, 'enclosure')} asks for no listed entry in ${hazard(f)}.`,
   },
 };

@@ -1,13 +1,14 @@
 import { s, n, near, signed } from '../sentences/parts';
 import { mm } from '../format';
 import type { CheckWords } from './words';
+import { threadOf } from '../sentences/terms';
 
 export const e07: CheckWords = {
   title: 'Thread form and size',
   sentences: {
     'e07.unknown': (f) =>
       `Thread "${s(f, 'thread')}" is not in the thread table; write it like M25x1.5 or NPT 3/4.`,
-    'e07.agree': (f) => `${s(f, 'by')} and ${s(f, 'into')} are both declared ${s(f, 'gland')}.`,
+    'e07.agree': (f) => `${threadOf(f)} and ${s(f, 'into')} are both declared ${s(f, 'gland')}.`,
     'e07.near-miss': (f) =>
       `Threads only nearly fit: ${near(f)}; major diameter ${signed(n(f, 'majorDifferenceMm'))}, pitch ${signed(n(f, 'pitchDifferenceMm'))}. Prove the hole with a plug gauge or by its minor diameter.`,
     'e07.differ': (f) =>
@@ -26,9 +27,9 @@ export const e07: CheckWords = {
     'e07.none-matches': (f) =>
       `Measured ${mm(n(f, 'majorMm'))} at pitch ${mm(n(f, 'pitchMm'))} is no thread of the table${f.near ? `; the nearest is ${s(f, 'near')}` : ''}.`,
     'e07.other-thread': (f) =>
-      `Measured ${mm(n(f, 'majorMm'))} at pitch ${mm(n(f, 'pitchMm'))} is ${s(f, 'found')}; the sheet says ${s(f, 'gland')}.`,
+      `Measured ${mm(n(f, 'majorMm'))} at pitch ${mm(n(f, 'pitchMm'))} is ${s(f, 'found').replaceAll(', ', ' or ')}; the sheet says ${s(f, 'gland')}.`,
     'e07.ambiguous': (f) =>
-      `Measured ${mm(n(f, 'majorMm'))} at pitch ${mm(n(f, 'pitchMm'))} can be ${s(f, 'found')}.`,
+      `Measured ${mm(n(f, 'majorMm'))} at pitch ${mm(n(f, 'pitchMm'))} can be ${s(f, 'found').replaceAll(', ', ' or ')}.`,
     'e07.identified': (f) =>
       `Measured ${mm(n(f, 'majorMm'))} at pitch ${mm(n(f, 'pitchMm'))} is ${s(f, 'gland')}, as declared.`,
     'e07.taper-in-clearance': (f) =>

@@ -1,6 +1,7 @@
 import { s, n } from '../sentences/parts';
 import { count, mm } from '../format';
 import type { CheckWords } from './words';
+import { hazard, ofPlug } from '../sentences/terms';
 
 export const e10: CheckWords = {
   title: 'Unused entries',
@@ -18,9 +19,9 @@ export const e10: CheckWords = {
     'e10.in-adaptor': (f) =>
       `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} sits in an adaptor; it belongs into the wall.`,
     'e10.not-suited': (f) =>
-      `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} has ${s(f, 'has')}, which does not suit protection ${s(f, 'concept')}.`,
+      `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} has ${s(f, 'has') || 'no protection'}, which does not suit protection ${s(f, 'concept')}.`,
     'e10.not-listed': (f) =>
-      `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} is not listed for ${s(f, 'said')}.`,
+      `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} is not listed for ${hazard(f)}.`,
     'e10.component': (f) =>
       `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} has certificate ${s(f, 'certificate')} of a component (U), which is none of equipment.`,
     'e10.contradiction-none': (f) =>
@@ -32,9 +33,9 @@ export const e10: CheckWords = {
     'e10.ingress': (f) =>
       `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} has ${s(f, 'has')}; the enclosure is ${s(f, 'asked')}.`,
     'e10.level': (f) =>
-      `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} has level ${s(f, 'has')}, which does not suit ${s(f, 'said')}.`,
+      `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} has level ${s(f, 'has')}, which does not suit ${hazard(f)}.`,
     'e10.not-known': (f) =>
-      `Of the plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} is not recorded: ${s(f, 'what')}.`,
+      `Of the plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} is not recorded: ${ofPlug(f)}.`,
     'e10.thread': (f) =>
       `The plug in unused entry ${s(f, 'label')} of ${s(f, 'tag')} is ${s(f, 'plug')}, the entry ${s(f, 'hole')}.`,
   },

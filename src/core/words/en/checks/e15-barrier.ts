@@ -1,6 +1,32 @@
 import { s, n, SEAL_WORDS, gaps } from '../sentences/parts';
+import type { Facts } from '../../../record/finding';
 import { figure } from '../format';
 import type { CheckWords } from './words';
+
+/** The questions of the barrier path in a few words. */
+const QUESTIONS: Record<string, string> = {
+  'certificate-demands': 'certificate asks for one',
+  'mineral-insulated': 'mineral insulated',
+  'sealing-device': 'sealing device at the entry',
+  'indirect-entry': 'indirect entry',
+  'class-a': 'compact, effectively filled cable',
+  'breathing-test': 'breathing test passed',
+  'length-3m': 'connected length 3 m or more',
+  'ignition-source': 'ignition source inside',
+  'group-iic': 'group IIC',
+  'zone-2': 'zone 2',
+  'over-2dm3': 'volume over 2 dm³',
+};
+
+/** The path of questions and answers; one that was told in words before stays as it is. */
+const path = (f: Facts): string =>
+  s(f, 'path').includes('=')
+    ? s(f, 'path')
+        .split(' ')
+        .map((step) => step.split('='))
+        .map(([question, answer]) => `${QUESTIONS[question!]}: ${answer}`)
+        .join(', ')
+    : s(f, 'path');
 
 export const e15: CheckWords = {
   title: 'Barrier where one is asked for',
@@ -18,11 +44,11 @@ export const e15: CheckWords = {
     'e15.fitted-unasked': (f) =>
       `A barrier is fitted; whether one is asked for (rule of ${s(f, 'edition')}) need not be known.`,
     'e15.fitted-anyway': (f) =>
-      `A barrier is fitted, though none is asked for (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
-    'e15.none-needed': (f) => `No barrier is asked for (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
-    'e15.fitted': (f) => `A barrier is asked for and fitted (rule of ${s(f, 'edition')}: ${s(f, 'path')}).`,
+      `A barrier is fitted, though none is asked for (rule of ${s(f, 'edition')}: ${path(f)}).`,
+    'e15.none-needed': (f) => `No barrier is asked for (rule of ${s(f, 'edition')}: ${path(f)}).`,
+    'e15.fitted': (f) => `A barrier is asked for and fitted (rule of ${s(f, 'edition')}: ${path(f)}).`,
     'e15.missing': (f) =>
-      `A barrier is asked for and none is fitted (rule of ${s(f, 'edition')}: ${s(f, 'path')}; connected ${figure(n(f, 'lengthM'), 1)} m, ${figure(n(f, 'volumeDm3'), 1)} dm³).`,
+      `A barrier is asked for and none is fitted (rule of ${s(f, 'edition')}: ${path(f)}; connected ${figure(n(f, 'lengthM'), 1)} m, ${figure(n(f, 'volumeDm3'), 1)} dm³).`,
     'e15.no-raceway': () => 'Dust asks for no seal at a cable, and no raceway ends here.',
     'e15.raceway': (f) => `The raceway is closed against dust (${s(f, 'means')}).`,
     'e15.raceway-not-asked': (f) =>

@@ -1,13 +1,14 @@
 import { s, n } from '../sentences/parts';
 import { mm } from '../format';
 import type { CheckWords } from './words';
+import { washerWords } from '../washer';
 
 export const e22: CheckWords = {
   title: 'Sealing washer',
   sentences: {
-    'e22.missing': (f) => `No sealing washer under ${s(f, 'thread')}: ${s(f, 'reasons')}.`,
+    'e22.missing': (f) => `No sealing washer under ${s(f, 'thread')}: ${washerWords(f)}.`,
     'e22.thickness': (f) => `A washer is fitted under ${s(f, 'thread')}, and its thickness is not recorded.`,
-    'e22.fitted': (f) => `A washer of ${mm(n(f, 'washerMm'))} is fitted: ${s(f, 'reasons')}.`,
+    'e22.fitted': (f) => `A washer of ${mm(n(f, 'washerMm'))} is fitted: ${washerWords(f)}.`,
     'e22.none-asked': (f) =>
       n(f, 'washerMm') > 0
         ? `A washer of ${mm(n(f, 'washerMm'))} is fitted; none is asked for.`

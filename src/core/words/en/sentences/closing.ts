@@ -1,5 +1,5 @@
 import { day, figure } from '../format';
-import { n, s, degrees, moment, type Sentence } from './parts';
+import { n, s, degrees, moment, type Sentence, part } from './parts';
 
 /** Sentences about how an entry is closed and kept: compound, joints, back nut, washer, bond, cover. */
 export const CLOSING: Record<string, Sentence> = {
@@ -33,10 +33,10 @@ export const CLOSING: Record<string, Sentence> = {
     `${s(f, 'name')} was looked at on ${moment(s(f, 'lookedAt'))}, before it was cured at ${moment(s(f, 'lookAt'))}.`,
   'pour.cured': (f) =>
     `${s(f, 'name')} was cured at ${moment(s(f, 'lookAt'))} and looked at on ${moment(s(f, 'lookedAt'))}.`,
-  'joint.no-school': (f) => `${s(f, 'part')}: sheet ${s(f, 'sheet')} does not say how it is closed.`,
+  'joint.no-school': (f) => `${part(f)}: sheet ${s(f, 'sheet')} does not say how it is closed.`,
   'joint.no-limits': (f) =>
-    `${s(f, 'part')}: sheet ${s(f, 'sheet')} closes it by ${s(f, 'school')}, but gives no limits.`,
-  'joint.by-gap': (f) => `${s(f, 'part')} is closed by its gap, which has a check of its own.`,
+    `${part(f)}: sheet ${s(f, 'sheet')} closes it by ${s(f, 'school')}, but gives no limits.`,
+  'joint.by-gap': (f) => `${part(f)} is closed by its gap, which has a check of its own.`,
   'pour.order': (f) =>
     `${s(f, 'name')}: mixed ${moment(s(f, 'mixedAt'))}, packed ${moment(s(f, 'packedAt'))}, looked at ${moment(s(f, 'lookedAt'))}: one of the times is wrong.`,
   'pour.future': (f) => `${s(f, 'name')}: one of its times lies in the future.`,

@@ -1,4 +1,7 @@
 import type { Facts } from '../../../record/finding';
+import { answerTitle } from '../kinds/looks';
+import { partIn, titleIn } from '../kinds/titles';
+import { threadOf, when } from './terms';
 import { day, figure, limits, mm, ohm, plusMinus } from '../format';
 
 export type Sentence = (facts: Facts) => string;
@@ -8,8 +11,16 @@ export const s = (facts: Facts, name: string): string => String(facts[name] ?? '
 
 export const range = (f: Facts) => limits(n(f, 'lowMm'), n(f, 'highMm'));
 export const seen = (f: Facts) => plusMinus(n(f, 'meanMm'), n(f, 'uncertaintyMm'));
-export const takes = (f: Facts) => `${s(f, 'part')} takes ${range(f)}`;
-export const near = (f: Facts) => `${lower(s(f, 'by'))} ${s(f, 'gland')}, ${s(f, 'into')} ${s(f, 'hole')}`;
+export const part = partIn;
+export const title = titleIn;
+/** What is measured, with its range where it has one. */
+export const measured = (f: Facts) =>
+  `${f.part === 'insulation' ? `Insulation ${when(f)}` : part(f)}${f.lowMm === undefined ? '' : `, ${f.lowMm} to ${f.highMm} mm`}`;
+/** The answer that was given to a look. */
+export const answered = (f: Facts) =>
+  f.said === undefined ? answerTitle({ words: s(f, 'title') }, s(f, 'answer')) : s(f, 'said');
+export const takes = (f: Facts) => `${part(f)} takes ${range(f)}`;
+export const near = (f: Facts) => `${lower(threadOf(f))} ${s(f, 'gland')}, ${s(f, 'into')} ${s(f, 'hole')}`;
 export const bond = (f: Facts) => `Bond ${ohm(n(f, 'ohm'))} ± ${ohm(n(f, 'uncertaintyOhm'))}`;
 export const degrees = (value: number) => `${value < 0 ? '−' : ''}${Math.round(Math.abs(value) * 10) / 10}`;
 export const signed = (value: number) => `${value < 0 ? '−' : '+'}${mm(Math.abs(value))}`;

@@ -1,12 +1,13 @@
 import { day } from '../format';
 import { s, type Sentence } from './parts';
+import { blankOf } from './terms';
 
 /** Sentences about what the records say of device, area, enclosure and cable. */
 export const RECORD: Record<string, Sentence> = {
   'area.no-zone': (f) => `The zone of ${s(f, 'area')} is not recorded.`,
   'area.no-group': (f) => `The gas or dust group of ${s(f, 'area')} is not recorded.`,
   'area.unclassified': (f) => `${s(f, 'area')} is recorded as unclassified, so nothing is asked for.`,
-  'record.blank': (f) => `Not recorded: ${s(f, 'what')} of ${s(f, 'of')}.`,
+  'record.blank': (f) => `Not recorded: ${blankOf(f)}.`,
   'cable.none': () => 'No cable is recorded for this entry.',
   'area.dust-group': (f) =>
     `${s(f, 'area')}: zone and group contradict each other: dust has a group of dust, gas one of gas.`,
