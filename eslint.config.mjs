@@ -1,4 +1,7 @@
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
 import boundaries from 'eslint-plugin-boundaries';
+import importX from 'eslint-plugin-import-x';
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -77,8 +80,12 @@ export default tseslint.config(
   {
     files: ['**/*.{ts,tsx}'],
     extends: [...tseslint.configs.recommended],
-    plugins: { boundaries, 'react-hooks': hooks },
+    plugins: { boundaries, 'react-hooks': hooks, 'import-x': importX },
+    languageOptions: { parserOptions: { projectService: true } },
     settings: {
+      'import-x/resolver-next': [createTypeScriptImportResolver({ project: './tsconfig.json' })],
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
       'import/resolver': { typescript: { project: './tsconfig.json' } },
       'boundaries/elements': [
         ...Object.keys(ROOMS)
@@ -92,8 +99,17 @@ export default tseslint.config(
       ...hooks.configs.recommended.rules,
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-console': 'off',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
     },
   },
+  { files: ['src/**/*.tsx'], ...a11y.flatConfigs.recommended },
   {
     files: ['src/**/*.{ts,tsx}', 'demo/**/*.ts'],
     ignores: ['**/*.test.{ts,tsx}'],

@@ -1,4 +1,4 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import type { Person } from '../client/api';
 import type { AnyCommand } from '../core/commands/commands';
 import { completed } from '../core/record/completed';
@@ -71,28 +71,9 @@ export type DeviceDb = IDBPDatabase<Schema>;
 /** Opens this device's own store, and takes over what the version before has left in it. */
 export const openDeviceDb = (): Promise<DeviceDb> =>
   openDB<Schema>('yendral', 2, {
-    async upgrade(db, old, _new, transaction) {
-      if (old < 1) {
-        db.createObjectStore('outbox', { keyPath: 'command.id' });
-        db.createObjectStore('photos', { keyPath: 'id' });
-        db.createObjectStore('facts');
-      }
-      db.createObjectStore('sent', { keyPath: 'id' });
-      const records = db.createObjectStore('records');
-      const copies = db.createObjectStore('copies', { keyPath: 'site' });
-      if (old < 1) return;
-      // Version 1 kept a whole copy in one value.
-      const names = db.objectStoreNames as DOMStringList;
-      if (!names.contains('sites')) return;
-      const before = transaction as unknown as { objectStore(name: string): { getAll(): Promise<(Snapshot & { id: Id })[]> } }; // prettier-ignore
-      for (const { id: site, journal, seq, records: of } of await before.objectStore('sites').getAll()) {
-        for (const table of TABLES)
-          for (const record of of[table] ?? [])
-            void records.put(completed(table, record), [site, table, record.id]);
-        // The hash of its line is not known yet; the server tells it with the next news.
-        void copies.put({ site, journal, seq, hash: '' });
-      }
-      (db as unknown as IDBDatabase).deleteObjectStore('sites');
+    upgrade(db, old, _new, transaction) {
+      // A store that cannot be taken over stays as it was.
+      upgrade(db, old, transaction).catch(() => transaction.abort());
     },
     blocked() {
       // Another tab still works with the version before; it closes its store when it hears of this one.
@@ -101,6 +82,32 @@ export const openDeviceDb = (): Promise<DeviceDb> =>
       (event.target as IDBDatabase).close();
     },
   });
+
+type Upgrading = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
+
+async function upgrade(db: DeviceDb, old: number, transaction: Upgrading): Promise<void> {
+  if (old < 1) {
+    db.createObjectStore('outbox', { keyPath: 'command.id' });
+    db.createObjectStore('photos', { keyPath: 'id' });
+    db.createObjectStore('facts');
+  }
+  db.createObjectStore('sent', { keyPath: 'id' });
+  const records = db.createObjectStore('records');
+  const copies = db.createObjectStore('copies', { keyPath: 'site' });
+  if (old < 1) return;
+  // Version 1 kept a whole copy in one value.
+  const names = db.objectStoreNames as DOMStringList;
+  if (!names.contains('sites')) return;
+  const before = transaction as unknown as { objectStore(name: string): { getAll(): Promise<(Snapshot & { id: Id })[]> } }; // prettier-ignore
+  for (const { id: site, journal, seq, records: of } of await before.objectStore('sites').getAll()) {
+    for (const table of TABLES)
+      for (const record of of[table] ?? [])
+        void records.put(completed(table, record), [site, table, record.id]);
+    // The hash of its line is not known yet; the server tells it with the next news.
+    void copies.put({ site, journal, seq, hash: '' });
+  }
+  (db as unknown as IDBDatabase).deleteObjectStore('sites');
+}
 
 /** Every key of a site's records. */
 export const recordsOf = (site: Id): IDBKeyRange => IDBKeyRange.bound([site], [site, []]);

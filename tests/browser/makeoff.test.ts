@@ -38,7 +38,7 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     // Too cold first, then the temperature from the thermometer.
     await page.type('.pour-step input[type="text"], .pour-step .place-row input:not([type])', 'DY 2640');
     await setDate(page, '.pour-step input[type="date"]', '2099-01-31');
-    const degrees = (await page.$$('.pour-step .place-row .figures')).find(async (e) => (await e.evaluate((x) => x.tagName)) === 'INPUT')!; // prettier-ignore
+    const degrees = (await page.$('.pour-step .place-row input.figures'))!;
     await degrees.type('2');
     await clickText(page, '.pour-step button', 'Mixed now');
     await waitForText(page, '.toast', 'is not mixed below 6 °C');

@@ -118,6 +118,7 @@ export function RecordForm(props: Props) {
   };
   return (
     <FormProvider value={reach}>
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- a key for all of its fields */}
       <form
         ref={root}
         className="record-form"

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { PlanStep } from '../../core/makeoff/plan';
 import { placeOf } from '../../core/kinds/kinds';
 import { isTestHold } from '../../core/kinds/steps';
@@ -113,6 +113,8 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
 function PassOver({ onPass }: { onPass: (reason: string) => void }) {
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), [open]);
   if (!open) {
     return (
       <Button variant="default" onClick={() => setOpen(true)}>
@@ -131,7 +133,12 @@ function PassOver({ onPass }: { onPass: (reason: string) => void }) {
     >
       <label className="field">
         <span>Why it is passed over; it stays a finding</span>
-        <input value={reason} maxLength={300} autoFocus onChange={(event) => setReason(event.target.value)} />
+        <input
+          ref={field}
+          value={reason}
+          maxLength={300}
+          onChange={(event) => setReason(event.target.value)}
+        />
       </label>
       <Button type="submit" variant="default">
         Pass it over

@@ -222,7 +222,6 @@ function BlockFace({
       title={blockWords(state)}
       {...drag.attributes}
       {...drag.listeners}
-      role="button"
       aria-pressed={selected}
       onClick={onSelect}
     >
