@@ -135,43 +135,37 @@ export function addEarlierRound(script: Script, spec: SiteSpec): void {
     const sealedBefore = initial.has(entry) || Boolean(entry.madeOff ?? entry.mineral);
     inspect(script, spec, earlier, { round, days: -329, by, reach: 'outside', sealedBefore });
   }
-  const raise = (entry: EntrySpec, check: string, action: string, days: number) => {
-    const at = script.at(days);
-    const id = script.id(at);
-    const payload = {
-      id,
-      entry: entryId(spec, entry),
-      round,
-      check,
-      grade: 'close' as const,
-      photos: [],
-      action,
-      observation: null,
-    };
-    script.add('defect.raise', payload, at, by);
-    return id;
-  };
-  const first = raise(damaged, 'E-29', 'Clean the seal face, replace the outer seal.', -329);
-  const second = raise(loose, 'E-23a', 'Tighten the tag, serrated washer.', -329);
-  raise(overdue, 'E-27', 'Terminate the two spare cores.', -329);
-  script.add(
-    'defect.edit',
-    { id: first, set: { owner: 'R. Tarn', state: 'assigned' } },
-    script.at(-320),
-    'R. Tarn',
-  );
-  script.add('defect.edit', { id: first, set: { state: 'done' } }, script.at(-290), 'R. Tarn');
-  script.add(
-    'defect.edit',
-    { id: second, set: { owner: 'R. Tarn', state: 'done' } },
-    script.at(-325),
-    'R. Tarn',
-  );
+  tellDefects(script, spec, round, [damaged, loose, overdue]);
   for (const entry of chosen) {
     const at = script.at(-328);
     script.add('inspection.seal', { id: script.id(at), entry: entryId(spec, entry), round }, at, by);
   }
   script.add('round.edit', { id: round, set: { closed: script.at(-327) } }, script.at(-327), by);
+}
+
+/** Three defects of the earlier round: one was done, one taken and done, one is overdue. */
+function tellDefects(
+  script: Script,
+  spec: SiteSpec,
+  round: string,
+  [damaged, loose, overdue]: readonly [EntrySpec, EntrySpec, EntrySpec],
+): void {
+  const raise = (entry: EntrySpec, check: string, action: string) => {
+    const at = script.at(-329);
+    const id = script.id(at);
+    const of = { id, entry: entryId(spec, entry), round, check, grade: 'close' as const };
+    script.add('defect.raise', { ...of, photos: [], action, observation: null }, at, 'M. Okonjo');
+    return id;
+  };
+  const first = raise(damaged, 'E-29', 'Clean the seal face, replace the outer seal.');
+  const second = raise(loose, 'E-23a', 'Tighten the tag, serrated washer.');
+  raise(overdue, 'E-27', 'Terminate the two spare cores.');
+  const tarn = 'R. Tarn';
+  const edit = (id: string, set: object, days: number) =>
+    script.add('defect.edit', { id, set }, script.at(days), tarn);
+  edit(first, { owner: tarn, state: 'assigned' }, -320);
+  edit(first, { state: 'done' }, -290);
+  edit(second, { owner: tarn, state: 'done' }, -325);
 }
 
 /** The round that is under way: detailed, some entries not reached yet. */

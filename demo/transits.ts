@@ -121,24 +121,8 @@ function blocked(spec: SiteSpec, entry: EntrySpec): PackedOpening[] {
     const bond = { bondOhm: 0.011, bondInstrument: `${spec.prefix}-ohm-02`, bondAt: null };
     return { cable, core: null, jacket, armour, ...(bonded ? bond : spare) };
   };
-  return entry.transit!.openings.map(({ label, widthMm, heightMm }, o) => {
-    const result = pack(
-      {
-        openings: [
-          { id: label, widthMm, heightMm, plateMm: sheet.stayPlateMm, compressionMm: sheet.compressionMm },
-        ],
-        blocks: sheet.blocks,
-        cables: entry.transit!.cables[o]!.map((cable, i) => {
-          const mm = mmOf(cable);
-          return { id: cableId(spec, entry, o, i), minMm: mm - TOLERANCE_MM, maxMm: mm + TOLERANCE_MM };
-        }),
-        sparePct: 20,
-      },
-      FIRST,
-    );
-    if (!result.fits)
-      throw new Error(`${entryId(spec, entry)} cannot be packed: ${JSON.stringify(result.reason)}`);
-    const rows = result.packing.openings[0]!.rows.map(({ heightMm: height, columns }) => ({
+  return entry.transit!.openings.map(({ label }, o) => {
+    const rows = packed(spec, entry, o).map(({ heightMm: height, columns }) => ({
       heightMm: height,
       plate: true,
       columns: columns.map((column) => ({
@@ -146,17 +130,25 @@ function blocked(spec: SiteSpec, entry: EntrySpec): PackedOpening[] {
         blocks: column.blocks.map((cable) => block(column.widthMm, cable)),
       })),
     }));
-    return {
-      label,
-      rows,
-      wedgeMm: 10.4,
-      cables: [],
-      recessMm: [],
-      recessFarMm: [],
-      plug: false,
-      packedAt: null,
-    };
+    const nothing = { cables: [], recessMm: [], recessFarMm: [], plug: false, packedAt: null };
+    return { label, rows, wedgeMm: 10.4, ...nothing };
   });
+}
+
+/** The rows of one opening as they are worked out. */
+function packed(spec: SiteSpec, entry: EntrySpec, o: number) {
+  const sheet = transitSheet(entry.kind)!;
+  const { label, widthMm, heightMm } = entry.transit!.openings[o]!;
+  const cables = entry.transit!.cables[o]!.map((cable, i) => {
+    const mm = mmOf(cable);
+    return { id: cableId(spec, entry, o, i), minMm: mm - TOLERANCE_MM, maxMm: mm + TOLERANCE_MM };
+  });
+  const { stayPlateMm: plateMm, compressionMm, blocks } = sheet;
+  const openings = [{ id: label, widthMm, heightMm, plateMm, compressionMm }];
+  const result = pack({ openings, blocks, cables, sparePct: 20 }, FIRST);
+  if (!result.fits)
+    throw new Error(`${entryId(spec, entry)} cannot be packed: ${JSON.stringify(result.reason)}`);
+  return result.packing.openings[0]!.rows;
 }
 
 /** Changes the first block that holds a cable, or the first spare one, for which something holds. */

@@ -13,7 +13,7 @@ import {
 import { OverlaySlice } from '../core/record/overlay';
 import type { Slice } from '../core/record/slice';
 import type { JournalEvent } from '../core/commands/news';
-import type { Change, Id, Lost, TableName } from '../core/record/types';
+import type { Change, Id, Lost } from '../core/record/types';
 import { lostWords } from '../core/words/en/lost';
 import type { Backoff } from './backoff';
 import { Copy } from './copy';
@@ -24,6 +24,7 @@ import { Notices } from './notices';
 import { Outbox } from './outbox';
 import { Session } from './session';
 import { Subscribable } from './subscribable';
+import { withWas } from './was';
 
 /** What the pages show of the device. */
 export interface DeviceState {
@@ -346,23 +347,4 @@ export class Device extends Subscribable {
 function nullWithoutName(error: unknown): null {
   if (error instanceof ApiError && error.status === 401) return null;
   throw error;
-}
-
-/** Tables that can be changed field by field. */
-const EDIT = /^(site|area|enclosure|cable|certificate|instrument|entry|round|reference|defect)\.edit$/;
-
-/** A change with what stood in its fields before, unless its giver knows that better. */
-function withWas(slice: Slice, kind: CommandKind, payload: object): object {
-  if ('was' in payload) return payload;
-  if (kind === 'packing.set') {
-    const before = slice.get('packing', (payload as { id: Id }).id);
-    return before ? { ...payload, was: before.openings } : payload;
-  }
-  const table = EDIT.exec(kind)?.[1] as TableName | undefined;
-  if (!table) return payload;
-  const { id, set } = payload as { id: Id; set: object };
-  const before = slice.get(table, id) as unknown as Record<string, unknown> | null;
-  if (!before) return payload;
-  const fields = Object.keys(set).filter((field) => before[field] !== undefined);
-  return { ...payload, was: Object.fromEntries(fields.map((field) => [field, before[field]])) };
 }

@@ -125,17 +125,8 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     .filter((reading) => reading.round === round?.id && !reading.struck)
     .sort(byTime);
   const everyLook = slice.by('look', 'entry', entryId).sort(byTime);
-  const looks = new Map<string, Look>();
-  for (const look of everyLook) {
-    // What is hidden was looked at before the entry was opened again: that look says nothing more.
-    if (look.round !== round?.id || (look.at < cutAt && isHidden(entry, look.look))) continue;
-    looks.set(look.look, look);
-  }
-  const instruments = new Map<Id, Instrument>();
-  for (const { instrument } of readings) {
-    const record = instrumentNow(slice, instrument);
-    if (record) instruments.set(instrument, record);
-  }
+  const looks = looksOfRound(everyLook, entry, round, cutAt);
+  const instruments = instrumentsOf(slice, readings);
   const groups = groupReadings(
     readings.filter(({ at }) => at >= cutAt),
     { kind: entry.kind, instruments: [instruments], since: round?.started ?? null },
@@ -181,6 +172,32 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     transit: transitRecordsOf(slice, entry, certificate),
     references: resolveReferences(site.references, (id) => slice.get('reference', id)),
   };
+}
+
+/** The newest look of each question in a round. */
+function looksOfRound(
+  every: readonly Look[],
+  entry: Entry,
+  round: Round | null,
+  cutAt: string,
+): Map<string, Look> {
+  const looks = new Map<string, Look>();
+  for (const look of every) {
+    // What is hidden was looked at before the entry was opened again: that look says nothing more.
+    if (look.round !== round?.id || (look.at < cutAt && isHidden(entry, look.look))) continue;
+    looks.set(look.look, look);
+  }
+  return looks;
+}
+
+/** Instruments that readings were taken with, as they are now. */
+function instrumentsOf(slice: Slice, readings: readonly Reading[]): Map<Id, Instrument> {
+  const instruments = new Map<Id, Instrument>();
+  for (const { instrument } of readings) {
+    const record = instrumentNow(slice, instrument);
+    if (record) instruments.set(instrument, record);
+  }
+  return instruments;
 }
 
 function newestOf(

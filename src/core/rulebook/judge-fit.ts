@@ -110,6 +110,12 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
   if (result.verdict === 'marginal') {
     return marginal('fit.marginal', facts, 'settle.more-readings', margin);
   }
+  return inside(context, task, d, facts, margin);
+}
+
+/** A diameter inside its range: sound once it is decisive, and probable enough where it matters most. */
+function inside(context: Context, task: FitTask, d: Diameter, facts: Facts, margin: number): Aspect {
+  const rule = context.site.acceptance;
   if (!d.decisive) {
     const few = d.n < DECISIVE_READINGS;
     return marginal(
@@ -122,7 +128,7 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
   const barrier = kindOf(context).pot === 'compound';
   const critical = isFlameproof(context) || isDustProof(context) || barrier;
   if (rule !== 'guarded' && critical) {
-    const probability = conformity(rangeMm, d);
+    const probability = conformity(task.rangeMm, d);
     if (below(probability, WANTED_PROBABILITY)) {
       return marginal('fit.probability', { ...facts, probability }, 'settle.more-readings', margin);
     }

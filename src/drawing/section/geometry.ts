@@ -54,102 +54,164 @@ export interface Geometry {
 /** A wall whose thickness nobody recorded is drawn like this, mm. */
 export const UNKNOWN_WALL_MM = 5;
 
-/** Where every part of an entry lies, to scale where record or readings say so. */
-export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
-  const { enclosure, entry, size, cable } = dossier;
-  const kind = kindOf(dossier);
-  const adaptors = entry.adaptors ?? [];
-  const glandMajorR = (threadOf(size?.thread ?? '')?.nominalMm ?? 25) / 2;
-  const last = adaptors[adaptors.length - 1];
-  const majorR = last ? (threadOf(last.male)?.nominalMm ?? glandMajorR * 2) / 2 : glandMajorR;
-  const bodyR = (size?.acrossMm ?? 37) / 2;
-  const length = size?.bodyLengthMm ?? 58;
-  const wall = Math.max(enclosure.wallMm ?? UNKNOWN_WALL_MM, LEAST_MM);
-  const male = size?.maleLengthMm ?? 15;
+/** What is drawn where neither record nor reading says, mm. Chosen: usual sizes; drawn, never judged. */
+const USUAL = {
+  majorMm: 25, acrossMm: 37, bodyLengthMm: 58, maleMm: 15, armourMm: 1, gapMm: 2.5, proudMm: 4, potReachMm: 20, coresMm: 10,
+}; // prettier-ignore
+
+/**
+ * Where parts lie along a gland's body, as shares of its length, and how they stand to each other. Drawn, not
+ * measured: chosen so that parts of every size stay apart and in their order.
+ */
+const PROPORTIONS = {
+  innerSeal: [0.12, 0.28],
+  diaphragm: [0.1, 0.26],
+  cone: { from: 0.3, fromIndustrial: 0.2, length: 0.17 },
+  /** Where on the cone the armour ends, and by how much more, mm. */
+  coneTop: { share: 0.35, moreMm: 1 },
+  ring: { from: 0.06, to: 0.03 },
+  gripped: 0.4,
+  armourLength: 0.24,
+  sheathCut: { withoutPot: 0.3, plain: 0.45 },
+  outerSeal: { at: 0.7, atIndustrial: 0.66, length: 0.17 },
+  nut: 0.68,
+  /** Outer sheath to the bore of the gland, where no cable is known. */
+  outerToThread: 1.6,
+  reach: 1.5,
+} as const;
+
+/** Room that is left between parts so that they can be told apart, mm. Chosen; drawn, not measured. */
+const APART = { beforeCone: 2, gripped: 1, armour: 2, sheath: 3, nut: 5, adaptor: 4.5, crotch: 3, cores: 4, body: 15, frame: 10 }; // prettier-ignore
+
+type Radii = Pick<Geometry, 'majorR' | 'glandMajorR' | 'bodyR' | 'innerR' | 'outerR' | 'armourT'>;
+
+/** Radii of gland and cable. */
+function radiiOf(dossier: Dossier, m: SectionFacts): Radii {
+  const { size, cable, entry } = dossier;
+  const glandMajorR = (threadOf(size?.thread ?? '')?.nominalMm ?? USUAL.majorMm) / 2;
+  const last = entry.adaptors?.at(-1);
   const innerR = (m.innerMm ?? cable?.innerMm ?? glandMajorR) / 2;
-  const outerR = (m.outerMm ?? cable?.outerMm ?? glandMajorR * 1.6) / 2;
-  const gripped = kind.armour === 'gripped';
-  const armourT = gripped
-    ? Math.max((m.armourMm ?? innerR * 2 + 2) / 2 - innerR, LEAST_MM)
-    : Math.max(m.armourMm ?? cable?.armour?.sizeMm ?? 1, LEAST_MM);
+  const gripped = kindOf(dossier).armour === 'gripped';
+  const armourMm = gripped
+    ? (m.armourMm ?? innerR * 2 + 2) / 2 - innerR
+    : (m.armourMm ?? cable?.armour?.sizeMm ?? USUAL.armourMm);
+  return {
+    majorR: last ? (threadOf(last.male)?.nominalMm ?? glandMajorR * 2) / 2 : glandMajorR,
+    glandMajorR,
+    bodyR: (size?.acrossMm ?? USUAL.acrossMm) / 2,
+    innerR,
+    outerR: (m.outerMm ?? cable?.outerMm ?? glandMajorR * PROPORTIONS.outerToThread) / 2,
+    armourT: Math.max(armourMm, LEAST_MM),
+  };
+}
+
+type OnWall = Pick<Geometry, 'washer' | 'tag' | 'adaptors' | 'shoulder'>;
+
+/** What stands between the wall and the gland's shoulder, from the wall outwards. */
+function onWall(dossier: Dossier, m: SectionFacts, wallMm: number, maleMm: number, majorR: number): OnWall {
+  const { entry, size } = dossier;
   const washerMm = entry.washerMm ?? 0;
   const expected = engagedLength({
-    maleMm: male,
+    maleMm,
     washerMm,
     runoutMm: size?.runoutMm ?? 0,
-    wallMm: wall,
+    wallMm,
     chamfersMm: entry.hole.chamfersMm ?? 0,
   });
-  // Fewer threads than the records promise: the gland is not screwed home and stands off the wall.
-  const standoff = m.engagedMm === null ? 0 : Math.max(0, expected - m.engagedMm);
-  let at = wall;
-  const washer: Span | null = washerMm > 0 ? [at, at + washerMm] : null;
-  at += washerMm;
-  const tag: Span | null = kind.certified ? null : [at, at + TAG_MM];
+  const washer: Span | null = washerMm > 0 ? [wallMm, wallMm + washerMm] : null;
+  let at = wallMm + washerMm;
+  const tag: Span | null = kindOf(dossier).certified ? null : [at, at + TAG_MM];
   if (tag) at = tag[1];
-  at += standoff;
-  const parts: Geometry['adaptors'] = [];
+  // Fewer threads than the records promise: the gland is not screwed home and stands off the wall.
+  at += m.engagedMm === null ? 0 : Math.max(0, expected - m.engagedMm);
+  const adaptors: Geometry['adaptors'] = [];
   let outer = majorR;
-  for (const adaptor of [...adaptors].reverse()) {
+  for (const adaptor of [...(entry.adaptors ?? [])].reverse()) {
     const femaleR = (threadOf(adaptor.female)?.nominalMm ?? outer * 2) / 2;
     const maleR = (threadOf(adaptor.male)?.nominalMm ?? outer * 2) / 2;
     const body: Span = [at, at + ADAPTOR_MM];
-    parts.push({ body, male: [at - male, at], outerR: Math.max(femaleR, maleR) + 4.5, maleR });
+    adaptors.push({ body, male: [at - maleMm, at], outerR: Math.max(femaleR, maleR) + APART.adaptor, maleR });
     outer = femaleR;
     at = body[1];
   }
-  const shoulder = at;
+  return { washer, tag, adaptors, shoulder: at };
+}
+
+type Clamped = Pick<Geometry, 'cone' | 'ring' | 'armourEnd' | 'sheathCut'>;
+
+/** Where the armour is held, and where the outer sheath is cut for it. */
+function clampOf(
+  dossier: Dossier,
+  m: SectionFacts,
+  { shoulder, length, pot }: { shoulder: number; length: number; pot: Geometry['pot'] },
+): Clamped {
+  const kind = kindOf(dossier);
   const station = (share: number) => shoulder + share * length;
-  const gap = m.gapMm ?? m.rightGapMm ?? 2.5;
+  const industrial = kind.drawing === 'industrial';
+  const from = station(industrial ? PROPORTIONS.cone.fromIndustrial : PROPORTIONS.cone.from);
+  const coneFrom = Math.max(from, (pot?.span[1] ?? 0) + APART.beforeCone);
+  const cone: Span | null =
+    kind.armour === 'cone' ? [coneFrom, coneFrom + PROPORTIONS.cone.length * length] : null;
+  const { share, moreMm } = PROPORTIONS.coneTop;
+  const coneTop = cone && cone[0] + (cone[1] - cone[0]) * share + moreMm;
+  const gripEnd =
+    kind.armour === 'gripped' ? (pot?.span[1] ?? station(PROPORTIONS.gripped)) + APART.gripped : null;
+  const armourEnd = coneTop ?? gripEnd;
+  const { withoutPot, plain } = PROPORTIONS.sheathCut;
+  const bare = kind.inner === 'none' ? (pot?.span[1] ?? station(withoutPot)) + APART.sheath : station(plain);
+  const armourMm = m.armourLengthMm ?? dossier.size?.armourLengthMm?.[0] ?? PROPORTIONS.armourLength * length;
+  const sheathCut = armourEnd === null ? bare : armourEnd + armourMm;
+  const hasRing = cone && kind.ring !== 'none' && !industrial;
+  return {
+    cone,
+    ring: hasRing ? [cone[0] + PROPORTIONS.ring.from * length, cone[1] + PROPORTIONS.ring.to * length] : null,
+    armourEnd,
+    sheathCut: Math.max(sheathCut, (armourEnd ?? shoulder) + APART.armour),
+  };
+}
+
+/** Where every part of an entry lies, to scale where record or readings say so. */
+export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
+  const { enclosure, size } = dossier;
+  const kind = kindOf(dossier);
+  const radii = radiiOf(dossier, m);
+  const length = size?.bodyLengthMm ?? USUAL.bodyLengthMm;
+  const wall = Math.max(enclosure.wallMm ?? UNKNOWN_WALL_MM, LEAST_MM);
+  const male = size?.maleLengthMm ?? USUAL.maleMm;
+  const standing = onWall(dossier, m, wall, male, radii.majorR);
+  const { shoulder, adaptors } = standing;
+  const station = (share: number) => shoulder + share * length;
+  const span = ([from, to]: readonly [number, number]): Span => [station(from), station(to)];
+  const gap = m.gapMm ?? m.rightGapMm ?? USUAL.gapMm;
   const tip = shoulder - male;
   const pot = potOf(dossier, m, tip);
-  const hasClamp = kind.armour === 'cone';
-  const industrial = kind.drawing === 'industrial';
-  const coneFrom = Math.max(station(industrial ? 0.2 : 0.3), (pot?.span[1] ?? 0) + 2);
-  const cone: Span | null = hasClamp ? [coneFrom, coneFrom + 0.17 * length] : null;
-  const coneTop = cone && cone[0] + (cone[1] - cone[0]) * 0.35 + 1;
-  const gripEnd = gripped ? (pot?.span[1] ?? station(0.4)) + 1 : null;
-  const armourEnd = coneTop ?? gripEnd;
-  const sheathCut =
-    armourEnd !== null
-      ? armourEnd + (m.armourLengthMm ?? size?.armourLengthMm?.[0] ?? 0.24 * length)
-      : kind.inner === 'none'
-        ? (pot?.span[1] ?? station(0.3)) + 3
-        : station(0.45);
-  const innerSeal: Span | null =
-    kind.inner === 'seal' && size?.inner !== null ? [station(0.12), station(0.28)] : null;
-  const diaphragm: Span | null = kind.inner === 'diaphragm' ? [station(0.1), station(0.26)] : null;
-  const sealAt = station(industrial ? 0.66 : 0.7);
-  const sealLength = m.pressedMm ?? 0.17 * length;
-  const proud = m.proudMm ?? size?.innerProudMm ?? 4;
+  const clamped = clampOf(dossier, m, { shoulder, length, pot });
+  const innerSeal = kind.inner === 'seal' && size?.inner !== null ? span(PROPORTIONS.innerSeal) : null;
+  const diaphragm = kind.inner === 'diaphragm' ? span(PROPORTIONS.diaphragm) : null;
   const innerFace = innerSeal?.[0] ?? diaphragm?.[0] ?? null;
+  const { at, atIndustrial, length: sealShare } = PROPORTIONS.outerSeal;
+  const sealFrom = station(kind.drawing === 'industrial' ? atIndustrial : at);
+  const sealTo = sealFrom + (m.pressedMm ?? sealShare * length);
+  const proud = m.proudMm ?? size?.innerProudMm ?? USUAL.proudMm;
   return {
     wall,
-    majorR,
-    glandMajorR,
-    bodyR,
-    innerR,
-    outerR,
-    armourT,
-    adaptors: parts,
-    washer,
-    tag,
-    wallTip: parts[0]?.male[0] ?? tip,
+    ...radii,
+    ...standing,
+    wallTip: adaptors[0]?.male[0] ?? tip,
     tip,
-    shoulder,
     innerSeal,
     diaphragm,
     pot,
-    cone,
-    ring:
-      cone && kind.ring !== 'none' && !industrial ? [cone[0] + 0.06 * length, cone[1] + 0.03 * length] : null,
-    armourEnd,
-    outerSeal: [sealAt, sealAt + sealLength],
-    nut: [station(0.68) + gap, Math.max(station(1), sealAt + sealLength + 5) + gap],
+    ...clamped,
+    outerSeal: [sealFrom, sealTo],
+    nut: [station(PROPORTIONS.nut) + gap, Math.max(station(1), sealTo + APART.nut) + gap],
     gap,
-    sheathCut: Math.max(sheathCut, (armourEnd ?? shoulder) + 2),
-    innerCut: pot ? pot.crotch : innerFace !== null ? innerFace - proud : tip - 4,
-    reach: Math.max(bodyR * 1.5, bodyR + 15, ...parts.map(({ outerR: r }) => r + 10)),
+    innerCut: pot ? pot.crotch : innerFace !== null ? innerFace - proud : tip - APART.cores,
+    reach: Math.max(
+      radii.bodyR * PROPORTIONS.reach,
+      radii.bodyR + APART.body,
+      ...adaptors.map(({ outerR }) => outerR + APART.frame),
+    ),
   };
 }
 
@@ -158,9 +220,9 @@ function potOf({ size, cable }: Dossier, m: SectionFacts, tip: number): Geometry
   if (!size?.pot) return null;
   const from = tip + 1;
   const to = from + size.pot.depthMm;
-  const crotch = to - 3;
-  const reach = m.reachMm ?? Math.min(size.pot.depthMm - 3, 20);
-  const cores = (m.overCoresMm ?? cable?.innerMm ?? 10) / 2;
+  const crotch = to - APART.crotch;
+  const reach = m.reachMm ?? Math.min(size.pot.depthMm - APART.crotch, USUAL.potReachMm);
+  const cores = (m.overCoresMm ?? cable?.innerMm ?? USUAL.coresMm) / 2;
   return { span: [from, to], boreR: Math.max(size.pot.boreMm / 2, cores), crotch, far: crotch - reach };
 }
 

@@ -31,10 +31,10 @@ const OPTIONAL = new Set([
   'filling',
 ]);
 
-/** Field of the cable's record that each column of lengths fills. */
 /** What the other columns with a unit measure. */
 const NUMBER_FIELDS: Record<string, QuantityId> = { length_m: 'distance', max_c: 'temperature' };
 
+/** Field of the cable's record that each column of lengths fills. */
 const LENGTH_FIELDS: Record<string, string> = {
   core_diameter: 'cores.0.diameterMm',
   inner: 'innerMm',
@@ -95,75 +95,100 @@ function previewCables(store: SiteStore, text: string, told: Told): ImportPrevie
   return preview;
 }
 
-function readCable(
-  cells: Record<string, string>,
-  id: Id,
-  row: number,
-): { cable: DossierFields['cable'] } | { faults: FileFault[] } {
-  const faults: FileFault[] = [];
-  const typed: Record<string, string> = {};
-  const fault = (field: string, message: string) => {
-    faults.push({ row, field, message });
-    return NaN;
-  };
-  const length = (field: string): number => {
-    const read = readQuantity(cells[field] ?? '', 'length');
-    if ('value' in read) {
-      if (read.typed !== String(read.value)) typed[LENGTH_FIELDS[field]!] = read.typed;
-      return read.value;
-    }
-    return fault(field, `"${cells[field] ?? ''}" is no length; write it like 23.9 or 15/16 in.`);
-  };
-  const number = (field: string): number => {
-    const read = readQuantity(cells[field] ?? '', NUMBER_FIELDS[field] ?? 'number');
-    return 'value' in read ? read.value : fault(field, `"${cells[field] ?? ''}" is no number.`);
-  };
-  const armourType = (cells.armour ?? '').toLowerCase();
-  if (![...ARMOUR_TYPES, 'none'].includes(armourType)) {
-    fault('armour', `"${cells.armour ?? ''}" must be ${ARMOUR_TYPES.join(', ')} or none.`);
+/** The cells of one row, read as values; what cannot be read becomes a fault of its column. */
+class Cells {
+  readonly faults: FileFault[] = [];
+  /** Lengths as they were written, by the field of the record. */
+  readonly typed: Record<string, string> = {};
+
+  constructor(
+    private readonly cells: Record<string, string>,
+    private readonly row: number,
+  ) {}
+
+  text(field: string): string {
+    return this.cells[field] ?? '';
   }
-  const armoured = armourType !== 'none';
+
+  fault(field: string, message: string): number {
+    this.faults.push({ row: this.row, field, message });
+    return NaN;
+  }
+
+  length(field: string): number {
+    const read = readQuantity(this.text(field), 'length');
+    if (!('value' in read))
+      return this.fault(field, `"${this.text(field)}" is no length; write it like 23.9 or 15/16 in.`);
+    if (read.typed !== String(read.value)) this.typed[LENGTH_FIELDS[field]!] = read.typed;
+    return read.value;
+  }
+
+  number(field: string): number {
+    const read = readQuantity(this.text(field), NUMBER_FIELDS[field] ?? 'number');
+    return 'value' in read ? read.value : this.fault(field, `"${this.text(field)}" is no number.`);
+  }
+}
+
+function readCable(
+  row: Record<string, string>,
+  id: Id,
+  number: number,
+): { cable: DossierFields['cable'] } | { faults: FileFault[] } {
+  const cells = new Cells(row, number);
   const cable: DossierFields['cable'] = {
+    ...NOT_ON_SCHEDULES,
+    armour: armourOf(cells),
     id,
-    tag: cells.tag ?? '',
-    from: cells.from ?? '',
-    to: cells.to ?? '',
-    lengthM: number('length_m'),
+    tag: cells.text('tag'),
+    from: cells.text('from'),
+    to: cells.text('to'),
+    lengthM: cells.number('length_m'),
     cores: [
-      { count: number('cores'), areaMm2: number('core_area_mm2'), diameterMm: length('core_diameter') },
+      {
+        count: cells.number('cores'),
+        areaMm2: cells.number('core_area_mm2'),
+        diameterMm: cells.length('core_diameter'),
+      },
     ],
-    shape: (cells.shape || 'round').toLowerCase() as CableShape,
-    coldFlow: /^(yes|true|1)$/i.test(cells.cold_flow ?? ''),
-    innerMm: length('inner'),
-    armour: armoured
-      ? {
-          type: armourType as ArmourType,
-          sizeMm: length('armour_size'),
-          material: (cells.armour_material || 'steel') as 'steel',
-          areaMm2: cells.armour_area_mm2 ? number('armour_area_mm2') : null,
-        }
-      : null,
-    // A schedule that says "none" is a claim on paper; somebody still has to look and confirm it.
-    unarmoured: null,
-    sheathMm: length('sheath'),
-    outerMm: length('outer'),
-    toleranceMm: cells.tolerance ? length('tolerance') : 0.5,
-    maxC: number('max_c'),
-    filling: fillingOf(cells.filling ?? ''),
-    breathing: null,
-    mineral: null,
-    minC: null,
-    screened: null,
+    shape: (cells.text('shape') || 'round').toLowerCase() as CableShape,
+    coldFlow: /^(yes|true|1)$/i.test(cells.text('cold_flow')),
+    innerMm: cells.length('inner'),
+    sheathMm: cells.length('sheath'),
+    outerMm: cells.length('outer'),
+    toleranceMm: cells.text('tolerance') ? cells.length('tolerance') : USUAL_TOLERANCE_MM,
+    maxC: cells.number('max_c'),
+    filling: fillingOf(cells.text('filling')),
   };
-  if (Object.keys(typed).length > 0) cable.typed = typed;
-  if (faults.length > 0) return { faults };
+  if (Object.keys(cells.typed).length > 0) cable.typed = cells.typed;
+  if (cells.faults.length > 0) return { faults: cells.faults };
   try {
     checkRecord('cable', cable, '');
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { faults: [{ row, field: error.field, message: error.message }] };
+    return { faults: [{ row: number, field: error.field, message: error.message }] };
   }
   return { cable };
+}
+
+/** What a schedule without a tolerance is taken to mean, mm. Chosen: what cable makers usually promise. */
+const USUAL_TOLERANCE_MM = 0.5;
+
+/** What no schedule says. One that says "none" for the armour is a claim on paper: somebody still has to look. */
+const NOT_ON_SCHEDULES = { unarmoured: null, breathing: null, mineral: null, minC: null, screened: null };
+
+/** The armour of a row: "none" leaves it open. */
+function armourOf(cells: Cells): DossierFields['cable']['armour'] {
+  const type = cells.text('armour').toLowerCase();
+  if (![...ARMOUR_TYPES, 'none'].includes(type)) {
+    cells.fault('armour', `"${cells.text('armour')}" must be ${ARMOUR_TYPES.join(', ')} or none.`);
+  }
+  if (type === 'none') return null;
+  return {
+    type: type as ArmourType,
+    sizeMm: cells.length('armour_size'),
+    material: (cells.text('armour_material') || 'steel') as 'steel',
+    areaMm2: cells.text('armour_area_mm2') ? cells.number('armour_area_mm2') : null,
+  };
 }
 
 /** A blank leaves it open: nothing is taken as filled that nobody called so. */

@@ -1,7 +1,13 @@
+import { IntegerProgram, times, type Term, type Variable } from './integer-program';
 import { mostRows, roomOf, type Model } from './model';
 
-/** Slack of a limit in the program: the solver's own tolerance must not decide about a value on a limit, mm. */
+/** Slack of a limit in the program: the solver's own tolerance must not decide about a value on a limit, mm. Chosen. */
 const LIMIT_MM = 1e-6;
+/** The same for a sum of heights over all openings, mm, and for a sum of areas, mm². Chosen: sums carry more rounding. */
+const HEIGHT_LIMIT_MM = 1e-4;
+const AREA_LIMIT_MM2 = 1e-3;
+/** More rows than any opening holds: the height of the tallest frame by the thinnest row is far less. Chosen. */
+const MANY_ROWS = 1000;
 
 /** What the program asks for; limits are those that earlier programs reached. */
 export interface Goal {
@@ -15,147 +21,241 @@ export interface Goal {
   worth?: number;
 }
 
-type Term = [factor: number, name: string];
-
-/**
- * The packing as an integer program. Variables: x rows of a pattern, y cables of a type in blocks of a size,
- * n and r rows of a height in an opening with and without cables, u openings used, z sizes used, v height by
- * which an opening misses its window.
- */
-export function programOf(model: Model, goal: Goal): string {
-  const { job, sizesMm, types, widths, widthOf, locked } = model;
-  const several = job.openings.length > 1;
-  const lines: string[] = [];
-  const bounds: string[] = [];
-  const whole = new Set<string>();
-  const name = (text: string): string => {
-    whole.add(text);
-    return text;
-  };
-  const need = (terms: Term[], how: '<=' | '>=' | '=', limit: number) => {
-    if (terms.length > 0) lines.push(` c${lines.length}: ${sum(terms)} ${how} ${limit}`);
-  };
-  types.forEach(({ sizes, cables }, k) => {
-    need(
-      sizes.map((j) => [1, name(`y${k}_${j}`)]),
-      '=',
-      cables.length,
-    );
-  });
-  sizesMm.forEach((_, j) => {
-    const taken = types.flatMap(({ sizes }, k): Term[] =>
-      sizes.includes(j) ? [[1, name(`y${k}_${j}`)]] : [],
-    );
-    if (taken.length === 0) return;
-    const given = widths.flatMap(({ patterns }, w) =>
-      patterns.flatMap(({ blocks }, p): Term[] =>
-        blocks[j]! > 0 ? [[-blocks[j]!, name(`x${w}_${p}`)]] : [],
-      ),
-    );
-    need([...taken, ...given], '<=', locked.free[j]!);
-  });
-  const cableRows: Term[] = [];
-  const spareRows: Term[] = [];
-  const area: Term[] = [];
-  const smallness: Term[] = [];
-  const largest = sizesMm[sizesMm.length - 1] ?? 1;
-  job.openings.forEach(({ widthMm, plateMm }, o) => {
-    const { patterns } = widths[widthOf[o]!]!;
-    const [least, most] = roomOf(model, o);
-    const rows: Term[] = [];
-    sizesMm.forEach((heightMm, h) => {
-      if (!patterns.some((pattern) => pattern.heightMm === heightMm)) return;
-      const row = heightMm + plateMm;
-      for (const [list, letter] of [
-        [cableRows, 'n'],
-        [spareRows, 'r'],
-      ] as const) {
-        const term: Term = [row, name(`${letter}${h}_${o}`)];
-        list.push(term);
-        rows.push(term);
-        area.push([widthMm * heightMm, term[1]]);
-        bounds.push(` 0 <= ${term[1]} <= ${goal.minimise === 'misses' ? 1000 : mostRows(most, row)}`);
-      }
-      smallness.push([largest * largest - heightMm * heightMm, `r${h}_${o}`]);
-      if (several) need([[1, `n${h}_${o}`], [-1000, name(`u${o}`)]], '<=', 0); // prettier-ignore
-    });
-    const misses: Term[] = goal.minimise === 'misses' ? [[1, `v${o}`]] : [];
-    const slack = goal.minimise === 'misses' ? 0 : LIMIT_MM;
-    if (rows.length === 0) return;
-    need([...rows, ...misses.map(([f, v]): Term => [-f, v])], '<=', most + slack);
-    need([...rows, ...misses], '>=', least - slack);
-    if (several) {
-      bounds.push(` 0 <= u${o} <= 1`);
-      if (
-        locked.rows[o]!.some(({ columns }) =>
-          columns.some(({ blocks }) => blocks.some((cable) => cable !== null)),
-        )
-      )
-        need([[1, `u${o}`]], '=', 1);
-    }
-  });
-  widths.forEach(({ patterns }, w) => {
-    sizesMm.forEach((heightMm, h) => {
-      const of = patterns.flatMap((pattern, p): Term[] =>
-        pattern.heightMm === heightMm ? [[1, name(`x${w}_${p}`)]] : [],
-      );
-      const rows = job.openings.flatMap((_, o): Term[] => (widthOf[o] === w ? [[-1, `n${h}_${o}`]] : []));
-      if (of.length > 0) need([...of, ...rows], '=', 0);
-    });
-  });
-  sameOpenings(model).forEach(([a, b]) => {
-    const difference = (o: number, sign: number): Term[] =>
-      cableRows.filter(([, id]) => id.endsWith(`_${o}`)).map(([f, id]) => [sign * f, id]);
-    need([...difference(a, 1), ...difference(b, -1)], '>=', 0);
-  });
-  const used: Term[] = several ? job.openings.map((_, o) => [1, `u${o}`]) : [];
-  const taken: Term[] = types.flatMap(({ sizes }, k) =>
-    sizes.map((j): Term => [sizesMm[j]! ** 2, `y${k}_${j}`]),
-  );
-  const sizeTerms: Term[] = [];
-  if (goal.minimise === 'sizes' || goal.sizes !== undefined) {
-    sizesMm.forEach((size, j) => {
-      const takers = types.flatMap(({ sizes, cables }, k): Term[] => (sizes.includes(j) ? [[1, `y${k}_${j}`], [cables.length, '']] : [])); // prettier-ignore
-      const total = takers.reduce((n, [f, id]) => (id === '' ? n + f : n), 0);
-      if (total === 0) return;
-      const z = name(`z${j}`);
-      bounds.push(` 0 <= ${z} <= 1`);
-      need([...takers.filter(([, id]) => id !== ''), [-total, z]], '<=', 0);
-      if (!locked.sizes.has(size)) sizeTerms.push([1, z]);
-    });
-  }
-  if (goal.openings !== undefined) need(used, '<=', goal.openings + LIMIT_MM);
-  if (goal.heightMm !== undefined) need(cableRows, '<=', goal.heightMm + 1e-4);
-  if (goal.sizes !== undefined) need(sizeTerms, '<=', goal.sizes + LIMIT_MM);
-  if (goal.takenShare !== undefined) {
-    const share = goal.takenShare;
-    const limit = share * locked.blockMm2 - locked.cableMm2;
-    need([...taken, ...area.map(([f, id]): Term => [-share * f, id])], '<=', limit + 1e-3);
-  }
-  const aim: Record<Goal['minimise'], Term[]> = {
-    openings: used,
-    height: cableRows,
-    sizes: sizeTerms,
-    misses: job.openings.map((_, o) => [1, `v${o}`]),
-    shortfall: [...taken, ...area.map(([f, id]): Term => [-(goal.worth ?? 0) * f, id])],
-    smallness,
-  };
-  const objective = aim[goal.minimise];
-  return [
-    'Minimize',
-    ` obj: ${objective.length > 0 ? sum(objective) : '0 x0_0'}`,
-    'Subject To',
-    ...lines,
-    'Bounds',
-    ...bounds,
-    'General',
-    ` ${[...whole].join('\n ')}`,
-    'End',
-    '',
-  ].join('\n');
+/** Rows of one height in one opening, as the program counts them. */
+interface Rows {
+  heightMm: number;
+  /** Height of a row with its plate, mm. */
+  rowMm: number;
+  /** Area of a row, mm². */
+  areaMm2: number;
+  withCables: Variable;
+  spare: Variable;
 }
 
-/** Openings that are alike, each with the next one: without an order the solver tries every exchange. */
+/**
+ * The packing as an integer program.
+ *
+ * @returns its text, for the solver
+ */
+export function programOf(model: Model, goal: Goal): string {
+  return new PackingProgram(model, goal).text();
+}
+
+/** The variables of a packing and what is asked of them. */
+class PackingProgram {
+  readonly #program = new IntegerProgram();
+  /** Rows of each height in each opening; those that no pattern has are left out. */
+  readonly #rows: Rows[][] = [];
+  readonly #several: boolean;
+
+  constructor(
+    private readonly model: Model,
+    private readonly goal: Goal,
+  ) {
+    this.#several = model.job.openings.length > 1;
+  }
+
+  text(): string {
+    this.#everyCableOnce();
+    this.#blocksEnough();
+    this.model.job.openings.forEach((_, opening) => this.#fillsItsWindow(opening));
+    this.#patternsMakeRows();
+    this.#alikeInOrder();
+    const sizes = this.#sizesUsed();
+    this.#keeps(sizes);
+    return this.#program.minimise(this.#aim(sizes), this.#program.real('x0_0'));
+  }
+
+  /** How many rows are laid out by a pattern of a width. */
+  #pattern(width: number, pattern: number): Variable {
+    return this.#program.whole(`x${width}_${pattern}`);
+  }
+
+  /** How many cables of a type sit in blocks of a size. */
+  #takes(type: number, size: number): Variable {
+    return this.#program.whole(`y${type}_${size}`);
+  }
+
+  /** Whether an opening is used. */
+  #isUsed(opening: number): Variable {
+    return this.#program.whole(`u${opening}`);
+  }
+
+  /** Height by which an opening misses its window, mm. */
+  #misses(opening: number): Variable {
+    return this.#program.real(`v${opening}`);
+  }
+
+  /** Every cable sits in a block of one of the sizes that take it. */
+  #everyCableOnce(): void {
+    this.model.types.forEach(
+      ({ sizes, cables }, type) =>
+      this.#program.need(sizes.map((size): Term => [1, this.#takes(type, size)]), '=', cables.length), // prettier-ignore
+    );
+  }
+
+  /** Blocks of each size that cables take are there: laid out by patterns, or free in rows that stand already. */
+  #blocksEnough(): void {
+    const { sizesMm, types, widths, locked } = this.model;
+    sizesMm.forEach((_, size) => {
+      const taken = types.flatMap(({ sizes }, type): Term[] =>
+        sizes.includes(size) ? [[1, this.#takes(type, size)]] : [],
+      );
+      if (taken.length === 0) return;
+      const given = widths.flatMap(({ patterns }, width) =>
+        patterns.flatMap(({ blocks }, pattern): Term[] =>
+          blocks[size]! > 0 ? [[-blocks[size]!, this.#pattern(width, pattern)]] : [],
+        ),
+      );
+      this.#program.need([...taken, ...given], '<=', locked.free[size]!);
+    });
+  }
+
+  /** The rows of an opening fill it to within what its compression allows. */
+  #fillsItsWindow(opening: number): void {
+    const { model, goal } = this;
+    const [least, most] = roomOf(model, opening);
+    const rows = this.#rowsOf(opening, most);
+    this.#rows.push(rows);
+    if (rows.length === 0) return;
+    const height = rows.flatMap(({ rowMm, withCables, spare }): Term[] => [
+      [rowMm, withCables],
+      [rowMm, spare],
+    ]);
+    const missing = goal.minimise === 'misses';
+    const misses: Term[] = missing ? [[1, this.#misses(opening)]] : [];
+    const slack = missing ? 0 : LIMIT_MM;
+    this.#program.need([...height, ...times(-1, misses)], '<=', most + slack);
+    this.#program.need([...height, ...misses], '>=', least - slack);
+    if (!this.#several) return;
+    this.#program.atMost(this.#isUsed(opening), 1);
+    const hasCables = model.locked.rows[opening]!.some(({ columns }) =>
+      columns.some(({ blocks }) => blocks.some((cable) => cable !== null)),
+    );
+    if (hasCables) this.#program.need([[1, this.#isUsed(opening)]], '=', 1);
+  }
+
+  /** Rows of an opening by their heights; rows with cables stand in a used opening only. */
+  #rowsOf(opening: number, mostMm: number): Rows[] {
+    const { job, sizesMm, widths, widthOf } = this.model;
+    const { widthMm, plateMm } = job.openings[opening]!;
+    const { patterns } = widths[widthOf[opening]!]!;
+    return sizesMm.flatMap((heightMm, size) => {
+      if (!patterns.some((pattern) => pattern.heightMm === heightMm)) return [];
+      const rowMm = heightMm + plateMm;
+      const most = this.goal.minimise === 'misses' ? MANY_ROWS : mostRows(mostMm, rowMm);
+      const withCables = this.#program.whole(`n${size}_${opening}`);
+      const spare = this.#program.whole(`r${size}_${opening}`);
+      this.#program.atMost(withCables, most);
+      this.#program.atMost(spare, most);
+      if (this.#several) this.#program.need([[1, withCables], [-MANY_ROWS, this.#isUsed(opening)]], '<=', 0); // prettier-ignore
+      return [{ heightMm, rowMm, areaMm2: widthMm * heightMm, withCables, spare }];
+    });
+  }
+
+  /** Rows with cables of each height and width are laid out by the patterns of it. */
+  #patternsMakeRows(): void {
+    const { sizesMm, widths, widthOf } = this.model;
+    widths.forEach(({ patterns }, width) =>
+      sizesMm.forEach((heightMm) => {
+        const laid = patterns.flatMap((pattern, i): Term[] =>
+          pattern.heightMm === heightMm ? [[1, this.#pattern(width, i)]] : [],
+        );
+        if (laid.length === 0) return;
+        const rows = this.#rows
+          .filter((_, opening) => widthOf[opening] === width)
+          .flatMap((of) => of.filter((row) => row.heightMm === heightMm));
+        this.#program.need([...laid, ...rows.map(({ withCables }): Term => [-1, withCables])], '=', 0);
+      }),
+    );
+  }
+
+  /** Of openings that are alike the first is filled most: else the solver tries every exchange. */
+  #alikeInOrder(): void {
+    for (const [one, next] of sameOpenings(this.model))
+      this.#program.need([...heightOf(this.#rows[one]!), ...times(-1, heightOf(this.#rows[next]!))], '>=', 0);
+  }
+
+  /** Whether each size is used by a cable; counted where it is no size that stands already. */
+  #sizesUsed(): Term[] {
+    const { sizesMm, types, locked } = this.model;
+    if (this.goal.minimise !== 'sizes' && this.goal.sizes === undefined) return [];
+    return sizesMm.flatMap((sizeMm, size): Term[] => {
+      const takers = types.flatMap(({ sizes, cables }, type) =>
+        sizes.includes(size) ? [{ of: this.#takes(type, size), cables: cables.length }] : [],
+      );
+      const most = takers.reduce((total, { cables }) => total + cables, 0);
+      if (most === 0) return [];
+      const used = this.#program.whole(`z${size}`);
+      this.#program.atMost(used, 1);
+      this.#program.need([...takers.map(({ of }): Term => [1, of]), [-most, used]], '<=', 0);
+      return locked.sizes.has(sizeMm) ? [] : [[1, used]];
+    });
+  }
+
+  /** Keeps to what earlier programs reached. */
+  #keeps(sizes: readonly Term[]): void {
+    const { goal, model } = this;
+    if (goal.openings !== undefined) this.#program.need(this.#openings(), '<=', goal.openings + LIMIT_MM);
+    if (goal.heightMm !== undefined)
+      this.#program.need(this.#height(), '<=', goal.heightMm + HEIGHT_LIMIT_MM);
+    if (goal.sizes !== undefined) this.#program.need(sizes, '<=', goal.sizes + LIMIT_MM);
+    if (goal.takenShare !== undefined) {
+      const limit = goal.takenShare * model.locked.blockMm2 - model.locked.cableMm2;
+      const terms = [...this.#taken(), ...times(-goal.takenShare, this.#area())];
+      this.#program.need(terms, '<=', limit + AREA_LIMIT_MM2);
+    }
+  }
+
+  #aim(sizes: readonly Term[]): readonly Term[] {
+    switch (this.goal.minimise) {
+      case 'openings':
+        return this.#openings();
+      case 'height':
+        return this.#height();
+      case 'sizes':
+        return sizes;
+      case 'misses':
+        return this.model.job.openings.map((_, opening) => [1, this.#misses(opening)]);
+      case 'shortfall':
+        return [...this.#taken(), ...times(-(this.goal.worth ?? 0), this.#area())];
+      case 'smallness':
+        return this.#smallness();
+    }
+  }
+
+  /** Openings that are used. */
+  readonly #openings = (): Term[] =>
+    this.#several ? this.model.job.openings.map((_, opening) => [1, this.#isUsed(opening)]) : [];
+
+  /** Height of all rows with cables, mm. */
+  readonly #height = (): Term[] => this.#rows.flatMap(heightOf);
+
+  /** Area of all rows, mm². */
+  readonly #area = (): Term[] =>
+    this.#rows.flat().flatMap(({ areaMm2, withCables, spare }) => [
+      [areaMm2, withCables],
+      [areaMm2, spare],
+    ]);
+
+  /** Area of the blocks that cables sit in, mm². */
+  readonly #taken = (): Term[] =>
+    this.model.types.flatMap(({ sizes }, type) =>
+      sizes.map((size): Term => [this.model.sizesMm[size]! ** 2, this.#takes(type, size)]),
+    );
+
+  /** How much smaller than the largest the spare rows are, as area, mm². */
+  #smallness(): Term[] {
+    const { sizesMm } = this.model;
+    const largest = sizesMm[sizesMm.length - 1] ?? 1;
+    return this.#rows.flat().map(({ heightMm, spare }) => [largest * largest - heightMm * heightMm, spare]);
+  }
+}
+
+/** Height of the rows with cables of one opening, mm. */
+const heightOf = (rows: readonly Rows[]): Term[] => rows.map(({ rowMm, withCables }) => [rowMm, withCables]);
+
+/** Openings that are alike, each with the next one. */
 function sameOpenings({ job, locked }: Model): [number, number][] {
   const alike = (a: number, b: number) => {
     const [one, other] = [job.openings[a]!, job.openings[b]!];
@@ -166,15 +266,4 @@ function sameOpenings({ job, locked }: Model): [number, number][] {
     ); // prettier-ignore
   };
   return job.openings.flatMap((_, o): [number, number][] => (o > 0 && alike(o - 1, o) ? [[o - 1, o]] : []));
-}
-
-/** A sum in the program's text; zero factors are left out, long sums go over several lines. */
-function sum(terms: readonly Term[]): string {
-  let text = '';
-  terms.forEach(([factor, id], i) => {
-    if (factor === 0) return;
-    if (i > 0 && i % 12 === 0) text += '\n  ';
-    text += `${factor < 0 ? ' - ' : text === '' ? '' : ' + '}${Math.abs(factor)} ${id}`;
-  });
-  return text === '' ? `0 ${terms[0]![1]}` : text;
 }
