@@ -12,7 +12,7 @@ export interface LookQuestion extends Worded {
   asked?(of: Situation): boolean;
 }
 
-export interface LookAnswer {
+interface LookAnswer {
   id: string;
   good: boolean;
 }

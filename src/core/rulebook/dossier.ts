@@ -156,11 +156,7 @@ export function dossierOf(slice: Slice, entryId: Id, round: Round | null): Dossi
     pours: (own.length > 0 ? own : (record?.pours ?? own)).sort(byPacking),
     record,
     recorded,
-    skipped: skippedHolds(
-      entry,
-      works.filter((work) => work.round === round?.id),
-      record,
-    ),
+    skipped: skippedHolds(entry, works.filter((work) => work.round === round?.id), record), // prettier-ignore
     madeOffHere: works.some(({ why }) => why === 'make-off'),
     lastSealed: lastSealed([...records, ...inspections.whole], round),
     broken:

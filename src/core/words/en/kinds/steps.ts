@@ -137,7 +137,7 @@ export const stepCaution = ({ caution }: Pick<Step, 'caution'>): string | null =
 export const toolTitle = (tool: string): string => TOOL_WORDS[tool] ?? tool;
 
 /** Slipping a part on, as a step says it. */
-export const slipOnTitle = (part: Pick<Part, 'words'>): string => `Slip on the ${partAndWay(part)}.`;
+const slipOnTitle = (part: Pick<Part, 'words'>): string => `Slip on the ${partAndWay(part)}.`;
 
 /** A part with which way round it goes. */
 export function partAndWay({ words }: Pick<Part, 'words'>): string {

@@ -60,7 +60,7 @@ const PARTS: Record<string, string> = {
 };
 
 /** What a range or a value belongs to; one that was given in words before stays as it is. */
-export function partTitle(part: string, on?: { face: string; armour: string }): string {
+function partTitle(part: string, on?: { face: string; armour: string }): string {
   if (on && part === 'ring-face') return `Ring face ${on.face}, ${on.armour}`;
   if (on && part === 'ring-own') return `Ring ${on.face}, ${on.armour}`;
   if (on && part === 'clamp-of') return `Clamp, ${on.armour}`;
