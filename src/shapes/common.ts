@@ -1,7 +1,7 @@
 import { DIVISION_CLASSES, DIVISION_GROUPS } from '../core/hazard/division';
 import { OneOf, SomeOf } from './decorators';
 
-/** Limits of numbers that people type, in their units: mm, °C, m. */
+/** Limits of numbers that people type, in their units: mm, °C, m. Chosen: more is a slip of the finger. */
 export const LENGTH = { min: 0, max: 1e6 };
 export const POSITIVE = { above: 0, max: 1e6 };
 export const TEMPERATURE = { min: -100, max: 1000 };

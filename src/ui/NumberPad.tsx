@@ -1,4 +1,4 @@
-const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as const;
+const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '←'] as const;
 
 /** A large number pad for gloves. It types into a text that its owner keeps. */
 export function NumberPad({
@@ -10,7 +10,7 @@ export function NumberPad({
   onChange: (value: string) => void;
   onEnter: () => void;
 }) {
-  const press = (key: string) => onChange(key === '⌫' ? value.slice(0, -1) : value + key);
+  const press = (key: string) => onChange(key === '←' ? value.slice(0, -1) : value + key);
   return (
     <div className="pad" role="group" aria-label="Number pad">
       {KEYS.map((key) => (
@@ -18,7 +18,7 @@ export function NumberPad({
           key={key}
           type="button"
           onClick={() => press(key)}
-          aria-label={key === '⌫' ? 'Delete the last figure' : key === '.' ? 'Decimal point' : key}
+          aria-label={key === '←' ? 'Delete the last figure' : key === '.' ? 'Decimal point' : key}
         >
           {key}
         </button>

@@ -76,6 +76,26 @@ describe('every view', () => {
   );
 });
 
+describe('the browser’s Back', () => {
+  it.each([
+    ['/certificates/?site=marrowick', 'Find a gland', '.find-gland, .finder', '.series'],
+    ['/mineral/?site=marrowick&cable=mb-cable-mi-03', 'Length of a link', '.link-columns', 'canvas'],
+    ['/transit/?site=marrowick&entry=mb-tr-1-a', 'Packing planner', '.planner', '.face-plate, .board'],
+  ])('of %s goes to the tab before, and forth again', async (path, tab, there, before) => {
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', path);
+    await page.waitForSelector(before);
+    await clickText(page, 'nav button', tab);
+    await page.waitForSelector(there);
+    await page.goBack();
+    await page.waitForSelector(before);
+    await page.goForward();
+    await page.waitForSelector(there);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
 describe('the dossier', () => {
   it('a site with an area, an enclosure, a cable, a certificate and an entry is made by hand, changed and undone', async () => {
     const { page, errors } = await openPage(demo.browser);

@@ -21,7 +21,7 @@ export type PackOutput =
       proven_best: boolean;
     };
 
-/** How long a packing may be searched for, s. */
+/** How long a packing may be searched for, s. Chosen: a caller of a door waits no longer. */
 const SECONDS = 20;
 
 /**

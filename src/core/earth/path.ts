@@ -2,7 +2,7 @@ import { atMost } from '../quantity/compare';
 
 export type Conductor = 'steel' | 'copper' | 'aluminium';
 
-/** Resistivity at 20 °C (Ω·m), temperature coefficient (per K) and the limits of the adiabatic constant k. */
+/** Resistivity at 20 °C (Ω·m), temperature coefficient (per K) and the limits of the adiabatic constant k. Source: IEC 60287-1-1, table 1, rounded; k. Chosen: the span of IEC 60364-5-54, annex A. */
 export const CONDUCTORS: Record<Conductor, { rho20: number; alpha: number; k: readonly [number, number] }> = {
   steel: { rho20: 1.38e-7, alpha: 0.0045, k: [46, 52] },
   copper: { rho20: 1.72e-8, alpha: 0.00393, k: [128, 144] },

@@ -193,7 +193,7 @@ export class CandidateJudge {
   }
 }
 
-/** Room for the benefit that a site's rule may give at a limit, mm. */
+/** Room for the benefit that a site's rule may give at a limit, mm. Chosen: wider than any instrument’s uncertainty, so that no size is left out before it is judged. */
 const SLACK_MM = 2;
 const PLACES = ['outer-sheath', 'inner-sheath', 'armour', 'over-cores'];
 

@@ -38,7 +38,7 @@ const recordAsInstrument = (site: Id, toleranceMm: number): Instrument => ({
   lentAt: null,
 });
 
-/** Readings that a record stands for: enough to be decisive, all alike. */
+/** Readings that a record stands for: enough to be decisive, all alike. Chosen: the least that decides (JCGM 100, type A needs several). */
 const READINGS = 3;
 
 function groupFromRecord(cable: Cable, place: string, value: number, toleranceMm: number): ReadingGroup {
@@ -62,9 +62,9 @@ function groupFromRecord(cable: Cable, place: string, value: number, toleranceMm
   return { instrument, by: '', method: 'caliper', readings: Array(READINGS).fill(reading), fault: null };
 }
 
-/** Diameter of a bundle of 1 to 7 equal cores, in core diameters (circles packed into a circle). */
+/** Diameter of a bundle of 1 to 7 equal cores, in core diameters Circles packed into a circle: exactly known up to seven. */
 const BUNDLE = [1, 2, 2.1547, 2.4142, 2.7013, 3, 3];
-/** Share of a round bundle that many equal cores fill. */
+/** Share of a round bundle that many equal cores fill. Chosen: round cores laid up in layers leave about a quarter open. */
 const MANY_CORES_SHARE = 0.75;
 
 /**

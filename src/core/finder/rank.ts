@@ -3,7 +3,9 @@ import { CandidateJudge, type Candidate } from './candidate';
 import type { Connection } from './connection';
 import type { Need } from './need';
 
+/** Chosen: what suits stands before what is open. */
 const VERDICT_RANK: Record<Candidate['verdict'], number> = { fits: 0, close: 1, open: 2, no: 3 };
+/** Chosen: fewer parts stand first. */
 const WAY_RANK: Record<Connection['how'], number> = { direct: 0, locknut: 1, adaptor: 2, impossible: 3 };
 
 /**

@@ -46,10 +46,11 @@ interface Step {
   no: boolean | 'next';
 }
 
-/** Connected length that makes a barrier needless in the 2013 rule, m. */
+/** Connected length that makes a barrier needless in the 2013 rule, m. Source: IEC 60079-14:2013, 10.6.2. */
 const LONG_ENOUGH_M = 3;
-/** Volume above which the 2007 rule asks for a barrier, dm³. */
+/** Volume above which the 2007 rule asks for a barrier, dm³. Source: IEC 60079-14:2007, 10.4.2. */
 const LARGE_VOLUME_DM3 = 2;
+/** Slack of a comparison. Chosen: rounding of the seventh digit decides nothing. */
 const SLACK = 1e-9;
 
 const FIRST: readonly Step[] = [

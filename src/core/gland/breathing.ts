@@ -12,11 +12,11 @@ export interface Breathing {
   verdict: 'conforms' | 'fails' | 'invalid';
 }
 
-/** Pressures between which the fall is timed, kPa, and the least time it may take, s. */
+/** Pressures between which the fall is timed, kPa, and the least time it may take, s. Source: IEC 60079-14:2013, Annex E. */
 export const START_KPA = 0.3;
 export const END_KPA = 0.15;
 const LEAST_S = 5;
-/** A rise between readings, kPa, or a drift of the vessel, K, above which the test says nothing. */
+/** A rise between readings, kPa, or a drift of the vessel, K, above which the test says nothing. Chosen: what a sound vessel and gauge stay within during the test. */
 const RISE_KPA = 0.003;
 const DRIFT_K = 0.02;
 

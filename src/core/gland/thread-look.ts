@@ -3,7 +3,7 @@ import type { Thread } from './thread-table';
 /** The look or measurement that tells two threads apart. */
 export type ThreadLook = 'taper' | 'pitch' | 'major' | 'gauge';
 
-/** Differences that a pitch gauge and a caliper show beyond doubt, mm. */
+/** Differences that a pitch gauge and a caliper show beyond doubt, mm. Chosen: twice what a gauge and a hand may be off. */
 const CLEAR_PITCH_MM = 0.12;
 const CLEAR_MAJOR_MM = 0.5;
 

@@ -1,17 +1,17 @@
 import { atMost, below, floorSlack, SLACK } from '../quantity/compare';
 import { THREADS, type Thread, type ThreadSeries } from './thread-table';
 
-/** Measured major diameter of a parallel male thread lies this far below … above its nominal (mm). */
+/** Measured major diameter of a parallel male thread lies this far below … above its nominal (mm). Chosen: tolerance 6g of ISO 965-1, wear of the crests, and the caliper. */
 const PARALLEL_BELOW_MM = 0.45;
 const PARALLEL_ABOVE_MM = 0.05;
-/** The same for a taper thread, below its small end and above its nominal (mm). */
+/** The same for a taper thread, below its small end and above its nominal (mm). Chosen: wear of the small end, and a reading taken further up the taper. */
 const TAPER_BELOW_MM = 0.15;
 const TAPER_ABOVE_MM = 0.4;
-/** Pitch gauge and reading together (mm). */
+/** Pitch gauge and reading together (mm). Chosen: the smallest step between two pitches of the table is more than twice that. */
 const PITCH_TOLERANCE_MM = 0.06;
-/** How near two nominal diameters are for the threads to seem to screw together (mm). */
+/** How near two nominal diameters are for the threads to seem to screw together (mm). Chosen: such threads bite for a turn or two. */
 const NEAR_MAJOR_MM = 1.5;
-/** How near two declared pitches are for the same (mm). */
+/** How near two declared pitches are for the same (mm). Chosen: such threads bite for a turn or two. */
 const NEAR_PITCH_MM = 0.35;
 
 interface ThreadCandidate {
@@ -108,9 +108,9 @@ export function isNearMiss(a: Thread, b: Thread): boolean {
 export const PARALLEL_THREADS = 5;
 /** Threads that a taper flameproof joint needs (IEC 60079-1, taper threaded joints). */
 export const TAPER_THREADS = 4.5;
-/** Volume above which the deeper engagement is asked for, cm³. */
+/** Volume above which the deeper engagement is asked for, cm³. Source: IEC 60079-1, cylindrical threaded joints. */
 export const SMALL_VOLUME_CM3 = 100;
-/** Engagement up to and over that volume, mm. */
+/** Engagement up to and over that volume, mm. Source: IEC 60079-1, cylindrical threaded joints. */
 export const DEPTH_SMALL_MM = 5;
 export const DEPTH_LARGE_MM = 8;
 

@@ -70,15 +70,16 @@ export interface SealFacts {
   boundary: boolean;
 }
 
-/** Largest distance of a conduit seal from an enclosure, in; of a boundary seal, ft. */
+/** Largest distance of a conduit seal from an enclosure, in; of a boundary seal, ft. Source: NFPA 70, 501.15. */
 export const CONDUIT_SEAL_IN = 18;
 export const BOUNDARY_SEAL_FT = 10;
-/** Least thickness of a seal: 5/8 in, or the trade size where that is more. */
+/** Least thickness of a seal: 5/8 in, or the trade size where that is more. Source: NFPA 70, 501.15(C). */
 const LEAST_THICKNESS_IN = 0.625;
+/** Millimetres in an inch, exactly. */
 const MM_PER_IN = 25.4;
-/** Trade size from which an enclosure with terminals asks for a seal, in. */
+/** Trade size from which an enclosure with terminals asks for a seal, in. Source: NFPA 70, 501.15(A). */
 const TERMINALS_FROM_IN = 2;
-/** Most of the conduit's cross-section that conductors may fill in a seal, %. */
+/** Most of the conduit's cross-section that conductors may fill in a seal, %. Source: NFPA 70, 501.15(C). */
 export const MOST_FILL_PCT = 25;
 
 /** Why a seal is asked for; null when none is. */

@@ -4,7 +4,7 @@ export type TemperatureClass = keyof typeof TEMPERATURE_CLASSES;
 
 /** Entry temperature up to which nothing is marked, °C (IEC 60079-14:2013, 9.3): a bound, not a reading. */
 const UNMARKED_ENTRY_C = 70;
-/** Branching point temperature up to which nothing is marked, °C (the same clause). */
+/** Branching point temperature up to which nothing is marked, °C. Source: IEC 60079-14:2013, 9.3. */
 const UNMARKED_BRANCH_C = 80;
 /** Service range of a certified gland without a mark, °C (IEC 60079-0, cable glands). */
 export const UNMARKED_GLAND_C: readonly [number, number] = [-20, 80];
@@ -67,6 +67,6 @@ const atLeastAmbient = (worst: WorstC, ambientC: number): WorstC =>
 
 /** Share of a cloud's ignition temperature that a surface may reach (IEC 60079-14:2013, 5.6.3). */
 export const CLOUD_SHARE = 2 / 3;
-/** What a surface stays below a 5 mm layer's ignition temperature, K, and how deep the layer may be, mm (the same clause). */
+/** What a surface stays below a 5 mm layer's ignition temperature, K, and how deep the layer may be, mm. Source: IEC 60079-14:2013, 5.6.3. */
 export const LAYER_MARGIN_K = 75;
 export const LAYER_DEPTH_MM = 5;

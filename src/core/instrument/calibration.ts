@@ -1,6 +1,6 @@
 import type { Calibration, InstrumentFields, ReadingFault } from './instrument';
 
-/** A device's clock may be so far ahead of the judgement, ms. */
+/** A device's clock may be so far ahead of the judgement, ms. Chosen: what a clock drifts between two syncs; more is a wrong clock. */
 const CLOCK_SLACK_MS = 120_000;
 
 /** Whether a time lies after another by more than clocks may differ; false where one of them is not known. */
@@ -10,6 +10,7 @@ export function isLater(time: string, than: string): boolean {
   if (time <= than && (time.length === DAY_LENGTH || time[time.length - 1] === 'Z')) return false;
   return Date.parse(time) > Date.parse(than) + CLOCK_SLACK_MS;
 }
+/** Letters of a day as ISO 8601 writes it. */
 const DAY_LENGTH = 10;
 
 /**
@@ -66,7 +67,7 @@ export function readingFault(
   return since !== null && at.slice(0, 10) < since.slice(0, 10) ? 'before-round' : null;
 }
 
-/** Places from which a pooled repeatability is known (handbook of the plant: at least ten). */
+/** Places from which a pooled repeatability is known (handbook of the plant: at least ten). Chosen: fewer places say little of how a hand repeats itself (JCGM 100, type A). */
 const POOLED_FROM_PLACES = 10;
 
 /** Repeatability of one reading on a kind of sheath; null when it is not known, or pooled from too few places. */

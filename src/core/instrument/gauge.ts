@@ -31,15 +31,15 @@ interface Behaviour {
   restWithin(instrument: InstrumentFields): number;
 }
 
-/** Share of the way that a thermometer's sensor makes in one sample: it lags by about two seconds. */
+/** Share of the way that a thermometer's sensor makes in one sample: it lags by about two seconds. Chosen: a contact probe on metal. */
 const THERMOMETER_SHARE = 0.12;
-/** Torque that a hand adds per sample before the driver clicks, N·m. */
+/** Torque that a hand adds per sample before the driver clicks, N·m. Chosen: a steady pull. */
 const TORQUE_PER_SAMPLE = 4;
-/** Share of the way to its end value that charging insulation makes in one sample. */
+/** Share of the way to its end value that charging insulation makes in one sample. Chosen: a short cable charges in about three seconds. */
 const CHARGE_SHARE = 0.08;
-/** Share of the way that a milliohm meter makes in one sample. */
+/** Share of the way that a milliohm meter makes in one sample. Chosen: such a meter rests within a second. */
 const METER_SHARE = 0.4;
-/** Leaves of a feeler gauge, mm: every twentieth of a millimetre. */
+/** Leaves of a feeler gauge, mm: every twentieth of a millimetre. Chosen: the usual set of leaves. */
 const LEAF_MM = 0.05;
 
 const PITCHES = [...new Set(THREADS.map(({ pitchMm }) => pitchMm))];

@@ -42,7 +42,7 @@ export interface PackedLate {
   byMin: number;
 }
 
-/** A clock for energising that ran out so long ago, after the look, is no news any more, ms. */
+/** A clock for energising that ran out so long ago, after the look, is no news any more, ms. A day in milliseconds. */
 const NEWS_MS = 86_400_000;
 
 /**

@@ -33,7 +33,7 @@ export interface Diameter {
   decisive: boolean;
 }
 
-/** Readings needed before a diameter settles anything: two can lie symmetrically to the long axis. */
+/** Readings needed before a diameter settles anything: two can lie symmetrically to the long axis. Chosen: three, 60° apart, meet any two-sided ovality. */
 export const DECISIVE_READINGS = 3;
 
 /**

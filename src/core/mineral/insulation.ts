@@ -27,13 +27,13 @@ export interface JudgedInsulation {
   verdict: InsulationVerdict;
 }
 
-/** Reference of normalised resistances, and the kelvin in which insulation halves, °C. */
+/** Reference of normalised resistances, and the kelvin in which insulation halves, °C. Chosen: the rule of thumb of insulation testing, half for every ten kelvin. */
 const REFERENCE_C = 20;
 const HALVES_PER_K = 10;
-/** Outside these the end of the cable is too cold (frozen moisture reads high) or too hot to be judged, °C. */
+/** Outside these the end of the cable is too cold (frozen moisture reads high) or too hot to be judged, °C. Chosen: frozen moisture and a hot end both read wrong. */
 export const COLDEST_C = 5;
 export const HOTTEST_C = 40;
-/** Below this share of the threshold it is no damp any more. */
+/** Below this share of the threshold it is no damp any more. Chosen: damp lowers it by tens, a touching conductor by thousands. */
 const SHORT_SHARE = 1 / 100;
 
 /** Insulation resistance as it would be at 20 °C, MΩ. */

@@ -27,7 +27,7 @@ export interface LinkLengths {
 /** Length of a bend on its centreline, mm. */
 const bendMm = ({ angleDeg, radiusMm }: Bend): number => (Math.PI * angleDeg * radiusMm) / 180;
 
-/** Least radius of a bend, in diameters of the sheath; a tighter one is a finding. */
+/** Least radius of a bend, in diameters of the sheath; a tighter one is a finding. Chosen: what makers of such cables commonly allow; the sheet of the cable goes before it. */
 export const LEAST_BEND = 6;
 
 /** How long the cable is cut, and where its second strip mark lies. */

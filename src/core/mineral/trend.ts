@@ -50,8 +50,9 @@ export function fitTrend(readings: readonly TimedReading[]): Trend | null {
   return { intercept, slope, n, scatter: n > 2 ? Math.sqrt(squares / (n - 2)) : 0, meanT, sumT };
 }
 
-/** 97.5 % points of Student's t by degrees of freedom, 1 to 10 (any table of the distribution); above, the normal one. */
+/** 97.5 % points of Student's t by degrees of freedom, 1 to 10; above, the normal one. Source: JCGM 100, table G.2. */
 const STUDENT = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228];
+/** JCGM 100, table G.1. */
 const NORMAL = 1.96;
 
 /** Whether a trend's slope differs from zero by more than its 95 % error; three points at least. */
@@ -61,7 +62,7 @@ export function isSignificant({ n, slope, scatter, sumT }: Trend): boolean {
   return Math.abs(slope) > error;
 }
 
-/** Readings of a drying-out that its trend is fitted through: the last five; a fall before them is usual. */
+/** Readings of a drying-out that its trend is fitted through: the last five; a fall before them is usual. Chosen: the fewest that tell a trend from the meter’s noise. */
 export const DRYING_READINGS = 5;
 
 /**

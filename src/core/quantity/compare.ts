@@ -1,4 +1,4 @@
-/** Slack of every comparison in the core: a value on a limit meets it. */
+/** Slack of every comparison in the core: a value on a limit meets it. Chosen: rounding in the last digits decides nothing. */
 export const SLACK = 1e-9;
 
 /** `a ≤ b`, a value on the limit included. */

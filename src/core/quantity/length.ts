@@ -1,7 +1,7 @@
 /** Millimetres in an inch, exactly. */
 export const MM_PER_INCH = 25.4;
 
-/** Longest length that is taken as one (1 km). */
+/** Longest length that is taken as one (1 km). Chosen: a longer one is a slip of the finger. */
 export const MAX_LENGTH_MM = 1e6;
 
 /** A length as it was typed and as it is kept. */

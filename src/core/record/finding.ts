@@ -37,6 +37,7 @@ export interface Finding extends Aspect {
   also: Aspect[];
 }
 
+/** The order of outcomes, best to worst. Chosen: what is known to fail stands above what is not known. */
 const RANK: Record<Outcome, number> = { fails: 4, unread: 3, marginal: 2, conforms: 1, 'not-applicable': 0 };
 
 /** Whether one outcome is worse than another. */

@@ -8,6 +8,7 @@ import type { AsLeft, Base, Id, Inspection } from './types';
  * Rule by which seals are made now: the hash is over the sealed record itself, which names by content everything
  * that it was judged on. By rule 1 an inspection's hash was over the live records as they stood, without packing,
  * insulation and continuity, and an as-left record froze nothing beside what lies in it.
+ * Chosen: counted up with each change of the rule.
  */
 export const SEAL_RULE = 2;
 

@@ -14,7 +14,7 @@ export interface Assessment {
   status: EntryStatus;
 }
 
-/** Levels from which an observation that is not proven holds an entry at failed. */
+/** Levels from which an observation that is not proven holds an entry at failed. Chosen: levels that ask for mending within days. */
 const HOLDING_LEVEL = 3;
 
 /**

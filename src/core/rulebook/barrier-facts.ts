@@ -18,7 +18,7 @@ export type BarrierGap =
   | 'breathing'
   | 'volume';
 
-/** Length that the rule compares with, m: an unknown length is not shorter. */
+/** Length that the rule compares with, m: an unknown length is not shorter. Chosen: what is not known decides for the barrier. */
 const UNKNOWN_LENGTH_M = 0;
 
 /**

@@ -45,6 +45,7 @@ export interface TestState {
   oldestMin: number;
 }
 
+/** A minute in milliseconds. */
 const MINUTE_MS = 60_000;
 
 /**
@@ -116,10 +117,10 @@ export interface History {
   crossing: Crossing | null;
 }
 
-/** Fewest tests that a forecast is made of. */
+/** Fewest tests that a forecast is made of. Chosen: three points and a line leave one to tell the scatter by. */
 const FORECAST_TESTS = 4;
 
-/** How far ahead a forecast reaches, in times that were observed. */
+/** How far ahead a forecast reaches, in times that were observed. Chosen: beyond that a line through few points says nothing. */
 const AHEAD = 2;
 
 /** Insulation of a cable over the years; drying-out and tests that the far end or the temperature make invalid do not count. */

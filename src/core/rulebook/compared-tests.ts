@@ -1,6 +1,6 @@
 import type { Id, InsulationTest } from '../record/types';
 
-/** Time after sealing from which a test is "a day later", ms. */
+/** Time after sealing from which a test is "a day later", ms. Chosen: the next morning counts. */
 const DAY_LATER_MS = 12 * 3_600_000;
 
 /** The tests that are set side by side at an end: before sealing, after it, and a day later. */

@@ -17,7 +17,7 @@ import { judgeLook } from './look';
 import { countedGroups, type Weighed } from './readings';
 import type { FitTask } from '../kinds/situation';
 
-/** Probability of conformity that an ignition-critical entry needs without a guard band. */
+/** Probability of conformity that an ignition-critical entry needs without a guard band. Chosen: the usual level of confidence (JCGM 106). */
 const WANTED_PROBABILITY = 0.95;
 
 /**

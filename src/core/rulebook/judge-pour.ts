@@ -6,7 +6,9 @@ import { conforms, fails, unread } from './check';
 import type { Context } from './dossier';
 import type { Aspect, Facts } from '../record/finding';
 
+/** A minute in milliseconds. */
 const MINUTE_MS = 60_000;
+/** An hour: exactly so many milliseconds. */
 const HOUR_MS = 3_600_000;
 
 /** When a pour becomes stiff, may be looked at, and may be energised; ISO 8601. */

@@ -79,7 +79,7 @@ export interface Coring {
   best: { xMm: number; yMm: number; clearMm: number } | null;
 }
 
-/** Cells that the face is searched in, along its longer side. */
+/** Cells that the face is searched in, along its longer side. Chosen: a gap of a ninetieth of the face is found. */
 const CELLS = 90;
 
 /**

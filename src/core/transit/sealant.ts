@@ -41,7 +41,7 @@ export interface SealantNeed {
   cutSleevesToMm: number | null;
 }
 
-/** Share of the free area that filler sleeves can fill: round sleeves leave gaps. */
+/** Share of the free area that filler sleeves can fill: round sleeves leave gaps. Chosen: round sleeves laid side by side. */
 const FILLER_SHARE = 0.8;
 
 const circleMm2 = (diameterMm: number): number => (Math.PI * diameterMm * diameterMm) / 4;

@@ -5,7 +5,7 @@ import type { SectionFacts } from './facts';
 import { coneTopR, housingR, overCone, type Geometry } from './geometry';
 import type { Pen } from './pen';
 
-/** How far out on the cable a part is drawn that is not in its place yet, mm. */
+/** How far out on the cable a part is drawn that is not in its place yet, mm. Chosen: clear of the part in its place. */
 export const SLIPPED_MM = 16;
 
 /** The metal of a gland: male thread, body, middle nut, back nut. */

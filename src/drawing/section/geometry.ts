@@ -5,7 +5,7 @@ import type { SectionFacts } from './facts';
 
 /** Smallest thing that is drawn, so that a part never vanishes, mm. */
 const LEAST_MM = 0.4;
-/** Length of cable drawn outside the gland and of tails inside the box, mm. */
+/** Length of cable drawn outside the gland and of tails inside the box, mm. Chosen: drawn, not measured. */
 export const CABLE_MM = 32;
 export const TAIL_MM = 30;
 /** Length of an adaptor's body between the walls, mm. */
@@ -51,7 +51,7 @@ export interface Geometry {
   reach: number;
 }
 
-/** A wall whose thickness nobody recorded is drawn like this, mm. */
+/** A wall whose thickness nobody recorded is drawn like this, mm. Chosen: a usual box. */
 export const UNKNOWN_WALL_MM = 5;
 
 /** What is drawn where neither record nor reading says, mm. Chosen: usual sizes; drawn, never judged. */

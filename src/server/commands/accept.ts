@@ -17,7 +17,7 @@ import { parseCommand } from '../../shapes/parse';
 
 /** A device clock may be ahead by this much; a later time is taken back to the server's. */
 const AHEAD_MS = 120_000;
-/** Commands that one request may carry. */
+/** Commands that one request may carry. Chosen: a day’s work offline goes in a few requests. */
 export const MOST_COMMANDS = 200;
 
 /** What became of one command. */

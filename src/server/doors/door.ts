@@ -28,7 +28,7 @@ export type DoorAnswer =
 
 export type DoorErrorCode = 'invalid-input' | 'invalid-json' | 'unknown-door' | 'too-large' | 'fault';
 
-/** Longest input of a door, in bytes. */
+/** Longest input of a door, in bytes. Chosen: a hundred times the longest sensible input. */
 export const DOOR_BYTES = 1_000_000;
 
 interface Door<I extends object> {

@@ -16,7 +16,7 @@ export function csvRows(columns: readonly string[], rows: readonly Record<string
   return `${Papa.unparse(data, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }
 
-/** Rows of a table that are taken in at once. */
+/** Rows of a table that are taken in at once. Chosen: what is previewed without a wait. */
 export const MOST_ROWS = 5000;
 const MOST_COLUMNS = 100;
 /** Characters of one line; no row of cables or sizes is longer. */

@@ -40,5 +40,5 @@ export const refuse = (field: string, message: string): ImportPreview => ({
 /** Told how far a file is read. */
 export type Told = (done: number, of: number) => void;
 
-/** Rows between two words of how far it is. */
+/** Rows between two words of how far it is. Chosen: some words a second. */
 export const TOLD_EVERY = 50;

@@ -7,7 +7,7 @@ import type { Job, Jobs, Piece } from './job';
 const AT_ONCE = 2;
 /** Memory that a job may take, MB: one that needs more ends, and the server does not. */
 const MOST_MB = 1024;
-/** Pieces that wait to be read; then the worker waits for its reader. */
+/** Pieces that wait to be read; then the worker waits for its reader. Chosen: a few megabytes. */
 export const MOST_WAITING = 32;
 
 /** What a worker sends: a piece of its answer, what it is refused with, or that it is done. */

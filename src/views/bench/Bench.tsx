@@ -36,6 +36,7 @@ import { Tray } from './Tray';
 import { WalkList } from './WalkList';
 import { WorkPanel } from './WorkPanel';
 import { titleOf } from '../../core/words/en/kinds/titles';
+import { useAddress } from '../hand/address';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
 const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
@@ -43,17 +44,9 @@ const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
 /** The bench: judge one entry. */
 export default function Bench() {
   const { slice, site } = useDevice();
-  const [entry, setEntry] = useState<Id | null>(() => parameter('entry'));
+  const [{ entry }, follow] = useAddress('entry', 'site', 'place', 'typed');
   const chosen = entry ?? (site ? firstEntry(slice, site) : null);
-  const open = (id: Id) => {
-    history.pushState(null, '', `/bench/?entry=${id}&site=${site ?? ''}`);
-    setEntry(id);
-  };
-  useEffect(() => {
-    const back = () => setEntry(parameter('entry'));
-    window.addEventListener('popstate', back);
-    return () => window.removeEventListener('popstate', back);
-  }, []);
+  const open = (id: Id) => follow({ entry: id, site, place: null, typed: null });
   return <BenchOf entry={chosen} onOpen={open} key={chosen} />;
 }
 

@@ -13,13 +13,13 @@ import { drawRangeChart, type Drop } from '../../drawing/certificates/range-char
 import { DrawingView } from '../../ui/DrawingView';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';
-import { parameter } from '../hand/hand';
 import { ImportPanel } from '../frame/ImportPanel';
 import { saveFile } from '../hand/save-file';
 import { CableFields, useCable } from './CableFields';
 import { FitsSize } from './FitsSize';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { seriesTitle } from '../../core/words/en/series';
+import { useAddress } from '../hand/address';
 
 const STATES = ['', 'valid', 'superseded', 'withdrawn'] as const;
 
@@ -27,7 +27,7 @@ const STATES = ['', 'valid', 'superseded', 'withdrawn'] as const;
 export function Series({ slice, site }: { slice: Slice; site: Id }) {
   const [text, setText] = useState('');
   const [state, setState] = useState('');
-  const [chosen, setChosen] = useState<Id | null>(() => parameter('certificate'));
+  const [{ certificate: chosen }, follow] = useAddress('certificate');
   const [files, setFiles] = useState(false);
   const all = slice.by('certificate', 'site', site).sort((a, b) => (a.number < b.number ? -1 : 1));
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
@@ -44,10 +44,7 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
     shown[0] ??
     null;
   const open = (id: Id) => {
-    const address = new URL(location.href);
-    address.searchParams.set('certificate', id);
-    history.replaceState(null, '', address);
-    setChosen(id);
+    follow({ certificate: id }, 'replace');
     setFiles(false);
   };
   return (

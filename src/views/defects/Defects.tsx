@@ -101,7 +101,7 @@ function Ledger({ state }: ViewProps) {
         </select>
         {entry && (
           <button type="button" onClick={() => setEntry(null)}>
-            One entry only ✕
+            One entry only ×
           </button>
         )}
       </div>

@@ -90,7 +90,7 @@ export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
                       aria-label={`Take out reading ${i + 1}`}
                       onClick={() => setRows(rows.filter((_, j) => j !== i))}
                     >
-                      ✕
+                      ×
                     </button>
                   </td>
                 </tr>

@@ -81,7 +81,7 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
                 aria-label={`Take out line ${i + 1}`}
                 onClick={() => setCores(cores.filter((_, j) => j !== i))}
               >
-                ✕
+                ×
               </button>
             </span>
           ))}

@@ -11,6 +11,7 @@ import { CompoundTool } from './CompoundTool';
 import './desk.css';
 import { EarthTool } from './EarthTool';
 import { ThreadTool } from './ThreadTool';
+import { useAddress } from '../hand/address';
 
 interface Tool {
   id: string;
@@ -32,14 +33,9 @@ const TOOLS: readonly Tool[] = [
 
 /** The desk: calculations beside the bench. */
 export default function Desk() {
-  const [id, setId] = useState(() => parameter('tool') ?? TOOLS[0]!.id);
-  const tool = TOOLS.find((one) => one.id === id) ?? TOOLS[0]!;
-  const open = (next: string) => {
-    setId(next);
-    const address = new URL(location.href);
-    address.searchParams.set('tool', next);
-    history.replaceState(null, '', address);
-  };
+  const [address, follow] = useAddress('tool');
+  const tool = TOOLS.find(({ id }) => id === address.tool) ?? TOOLS[0]!;
+  const open = (next: string) => follow({ tool: next }, 'replace');
   const keys: KeyBinding[] = TOOLS.map(({ id: one, title }, i) => ({
     key: String(i + 1),
     title: `Open ${title.toLowerCase()}`,

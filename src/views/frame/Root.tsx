@@ -2,7 +2,7 @@ import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-700.css';
-import '@fontsource/noto-sans-math/400.css';
+import '../../ui/fonts/signs.css';
 import '@mantine/core/styles/baseline.css';
 import '@mantine/core/styles/global.css';
 import '@mantine/core/styles/default-css-variables.css';
@@ -176,7 +176,7 @@ function Said() {
             </button>
           )}
           <button type="button" onClick={hush} aria-label="Close this message">
-            ✕
+            ×
           </button>
         </div>
       )}

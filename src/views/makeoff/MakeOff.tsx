@@ -1,32 +1,27 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { now } from '../../client/clock';
 import type { Id } from '../../core/record/types';
-import { parameter, useDevice } from '../hand/hand';
+import { useDevice } from '../hand/hand';
 import { Root } from '../frame/Root';
 import './makeoff.css';
 import { WorkList } from './WorkList';
 import { openWork, runningWork } from './work';
 import { StartWork } from './StartWork';
 import { WorkPage } from './WorkPage';
+import { useAddress } from '../hand/address';
 
 const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
 
 /** Make-off: do the work in order, several entries at once. */
 export default function MakeOffView() {
   const { slice, site } = useDevice();
-  const [entry, setEntry] = useState<Id | null>(() => parameter('entry'));
+  const [{ entry }, follow] = useAddress('entry', 'site');
   const [closing, setClosing] = useState(false);
   const chosen = entry ?? (site ? (runningWork(slice, site)[0]?.entry ?? null) : null);
   const open = (id: Id | null) => {
-    history.pushState(null, '', `/makeoff/?site=${site ?? ''}${id ? `&entry=${id}` : ''}`);
-    setEntry(id);
+    follow({ site, entry: id });
     setClosing(false);
   };
-  useEffect(() => {
-    const back = () => setEntry(parameter('entry'));
-    window.addEventListener('popstate', back);
-    return () => window.removeEventListener('popstate', back);
-  }, []);
   return (
     <Root
       view="makeoff"

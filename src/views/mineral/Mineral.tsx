@@ -1,10 +1,9 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { historyOf, stateOfTest } from '../../core/rulebook/cable-tests';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, Id } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
-import { parameter } from '../hand/hand';
 import { Root } from '../frame/Root';
 import { Drying } from '../testing/Drying';
 import { BothEnds } from './BothEnds';
@@ -13,6 +12,7 @@ import { LinkTool } from './LinkTool';
 import { MarkOut } from './MarkOut';
 import './mineral.css';
 import { testsOf } from '../testing/tests-of';
+import { tabIn, useAddress } from '../hand/address';
 
 const TABS = [
   ['insulation', 'Insulation'],
@@ -21,27 +21,11 @@ const TABS = [
   ['marks', 'Marking out'],
   ['link', 'Length of a link'],
 ] as const;
-type Tab = (typeof TABS)[number][0];
 
 /** Mineral desk: one mineral-insulated cable, its insulation over the years, its marks and its length. */
 export default function MineralDesk() {
-  const [cable, setCable] = useState<Id | null>(() => parameter('cable'));
-  const [tab, setTab] = useState<Tab>(
-    () => TABS.find(([id]) => id === parameter('tab'))?.[0] ?? 'insulation',
-  );
-  const open = (next: { cable?: Id; tab?: Tab }) => {
-    const address = new URL(location.href);
-    if (next.cable) address.searchParams.set('cable', next.cable);
-    if (next.tab) address.searchParams.set('tab', next.tab);
-    history.pushState(null, '', address);
-    if (next.cable) setCable(next.cable);
-    if (next.tab) setTab(next.tab);
-  };
-  useEffect(() => {
-    const back = () => setCable(parameter('cable'));
-    window.addEventListener('popstate', back);
-    return () => window.removeEventListener('popstate', back);
-  }, []);
+  const [{ cable, ...address }, open] = useAddress('cable', 'tab');
+  const tab = tabIn(TABS, address.tab);
   return (
     <Root
       view="mineral"

@@ -1,6 +1,6 @@
 import type { BlockAt } from '../../core/rulebook/transit-planned';
 import { blocksOf } from './failed-blocks';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { KINDS } from '../../core/kinds/kinds';
 import { isSealed } from '../../core/commands/apply-inspection';
 import type { Slice } from '../../core/record/slice';
@@ -12,7 +12,7 @@ import { STATE_WORDS } from '../../core/words/en/labels';
 import { now } from '../../client/clock';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/SealGlyph';
-import { device, parameter, say } from '../hand/hand';
+import { device, say } from '../hand/hand';
 import { give } from '../hand/give';
 import { JudgementColumn } from '../judging/JudgementColumn';
 import { LookCard } from '../judging/LookCard';
@@ -23,6 +23,7 @@ import { Planner } from './Planner';
 import { SealantTab } from './SealantTab';
 import './transit.css';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { tabIn, useAddress } from '../hand/address';
 
 const TABS = [
   ['board', 'Board'],
@@ -34,21 +35,8 @@ type Tab = (typeof TABS)[number][0];
 
 /** Transit board: one frame with its openings, as packed and as found, what is wrong, and how to pack it anew. */
 export default function TransitBoard() {
-  const [entry, setEntry] = useState<Id | null>(() => parameter('entry'));
-  const [tab, setTab] = useState<Tab>(() => TABS.find(([id]) => id === parameter('tab'))?.[0] ?? 'board');
-  const open = (next: { entry?: Id; tab?: Tab }) => {
-    const address = new URL(location.href);
-    if (next.entry) address.searchParams.set('entry', next.entry);
-    if (next.tab) address.searchParams.set('tab', next.tab);
-    history.pushState(null, '', address);
-    if (next.entry) setEntry(next.entry);
-    if (next.tab) setTab(next.tab);
-  };
-  useEffect(() => {
-    const back = () => setEntry(parameter('entry'));
-    window.addEventListener('popstate', back);
-    return () => window.removeEventListener('popstate', back);
-  }, []);
+  const [{ entry, ...address }, open] = useAddress('entry', 'tab');
+  const tab = tabIn(TABS, address.tab);
   return (
     <Root
       view="transit"

@@ -10,7 +10,7 @@ import type { Aspect, Facts } from '../../record/finding';
 import { suitsEnclosure } from '../suits';
 import { levelsOf } from './e02-level';
 
-/** Adaptors that may stand between a gland and a flameproof wall. */
+/** Adaptors that may stand between a gland and a flameproof wall. Source: IEC 60079-14:2013, 10.5. */
 const MOST_ON_FLAMEPROOF = 1;
 
 /** At most one adaptor on a flameproof enclosure, none of unlike protection, group or level, no reducer in a reducer. */

@@ -9,7 +9,7 @@ import { passedOver } from '../passed-over';
 import { countedGroups } from '../readings';
 import { noCable } from '../mineral-insulation';
 
-/** Temperature for which the sheath is predicted, °C. */
+/** Temperature for which the sheath is predicted, °C. Chosen: resistivities are given at it (IEC 60287-1-1). */
 const AT_C = 20;
 
 /** The copper sheath is the earth conductor: measured from end to end against its limit and what area and length predict. */

@@ -3,7 +3,7 @@ import { conforms, fails, unread, type Check } from '../check';
 import type { Aspect } from '../../record/finding';
 import { overOpenings, rule } from '../sealant-openings';
 
-/** Points at which the depth of the sealant is measured at least, on each side. */
+/** Points at which the depth of the sealant is measured at least, on each side. Chosen: three points show a slope. */
 const RECESS_POINTS = 3;
 
 /** The sealant is as deep as the sheet asks, at several points of every side, in a wall that is deep enough for it. */

@@ -6,6 +6,7 @@ import type { Aspect } from '../../record/finding';
 import { judgeLook } from '../look';
 import { ofBlocks, noRecord, openings, packedOf } from '../blocks';
 
+/** An hour: exactly so many milliseconds. */
 const HOUR_MS = 3_600_000;
 
 /** Bolts are checked again after the sheet's time; until it has passed "not yet" is no fault, afterwards it is open. */

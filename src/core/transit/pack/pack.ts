@@ -8,7 +8,7 @@ import type { PackJob, PackResult, Packing, Solution, Solve } from './types';
 /** How far the search has come. */
 export type PackStep = 'first' | 'openings' | 'height' | 'sizes' | 'spare' | 'largest';
 
-/** Rounds in which the spare share is raised as far as it goes. */
+/** Rounds in which the spare share is raised as far as it goes. Chosen: each round at least halves what is left. */
 const SHARE_ROUNDS = 8;
 
 /**

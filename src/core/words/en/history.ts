@@ -14,7 +14,7 @@ export interface HistoryLine {
 /** How a field and its value are called; null leaves it to the field's own name. */
 export type FieldWords = (path: string, value: unknown) => { title?: string; value?: string } | null;
 
-/** Most changed fields that one line names. */
+/** Most changed fields that one line names. Chosen: what fits two lines. */
 const MOST_FIELDS = 12;
 /** Kept by the reducer, and told by nobody. */
 const KEPT = new Set(['rev', 'stamps', 'site', 'id', 'typed', 'lastSeal', 'cableSince']);

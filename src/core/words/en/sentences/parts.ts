@@ -56,6 +56,7 @@ export const gaps = (f: Facts) =>
     .split(', ')
     .map((word) => GAP_WORDS[word] ?? word)
     .join(', ');
+/** Decimals of each unit. Chosen: what the instruments show. */
 const DECIMALS: Record<string, number> = { mm: 2, turns: 2, 'N·m': 1 };
 export const amount = (value: number, unit: string) => `${figure(value, DECIMALS[unit] ?? 2)} ${unit}`;
 export const read = (f: Facts) =>
