@@ -18,6 +18,5 @@ export const t09: CheckWords = {
     't09.parallel': (f) => `${bond(f)}, but parallel paths remain, so it proves nothing.`,
     't09.close': (f) =>
       `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed, nearer than the uncertainty.`,
-    't09.agrees': (f) => `${bond(f)}; at most ${ohm(n(f, 'limitOhm'))} is allowed.`,
   },
 };
