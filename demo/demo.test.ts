@@ -4,18 +4,24 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { apply } from '../src/core/commands/apply';
 import type { AnyCommand } from '../src/core/commands/commands';
-import { MemorySlice } from '../src/core/record/slice';
+import type { Snapshot } from '../src/core/commands/news';
+import { MemorySlice, type Slice } from '../src/core/record/slice';
 import { KIND_IDS } from '../src/core/record/kind-ids';
 import { standingState } from '../src/core/rulebook/assess';
 import { RULES } from '../src/core/rulebook/rules';
 import { closeApp, openApp, type App } from '../src/server/app/app';
+import { snapshotOf } from '../src/server/app/sync';
 import { clockFrom } from '../src/server/base/clock';
-import { judgeSite } from '../src/server/files/judge-site';
+import { sliceOf } from '../src/device/snapshot';
+import { judgeOne, judgeSite } from '../src/server/files/judge-site';
 import { TABLES } from '../src/core/record/tables';
+import { RecordingSlice } from '../tests/recording-slice';
 import { entryId } from './spec';
 import { seedDemo, SITES } from './seed';
 
 const NOW = '2026-03-04T10:00:00Z';
+/** Records that judging one entry may read: its own surroundings, however large the site is. */
+const MOST_READ = 400;
 let app: App;
 beforeAll(() => {
   const folder = mkdtempSync(join(tmpdir(), 'yendral-demo-'));
@@ -110,6 +116,28 @@ describe('the demo', () => {
     );
     expect(store.statuses.all()).toEqual(before);
   });
+
+  it.each(IDS)('%s: a page that has the site’s copy judges every entry as the server does', (id) => {
+    const store = storeOf(id);
+    const sent = JSON.parse(JSON.stringify(snapshotOf(store))) as Snapshot;
+    const told = (slice: Slice) =>
+      judgeSite(slice, id, NOW).map(({ entry, findings, status }) => ({ entry: entry.id, findings, status }));
+    expect(told(sliceOf(sent))).toEqual(told(store.records));
+  });
+
+  it.each(IDS)(
+    '%s: an entry is judged alike from all of the site and from what its own judgement reads',
+    (id) => {
+      const { records } = storeOf(id);
+      for (const entry of records.by('entry', 'site', id)) {
+        const recording = new RecordingSlice(records);
+        const whole = judgeOne(recording, entry, NOW)!;
+        const alone = judgeOne(recording.taken(), entry, NOW)!;
+        expect([alone.findings, alone.status], entry.id).toEqual([whole.findings, whole.status]);
+        expect(recording.count, entry.id).toBeLessThan(MOST_READ);
+      }
+    },
+  );
 
   it('the journal’s chain is whole, and shows a change of any line', () => {
     const { db, journal } = storeOf('marrowick');
