@@ -61,7 +61,8 @@ describe('what the version before has left', () => {
     const put = vi.spyOn(IDBObjectStore.prototype, 'put');
     take(device, 20.71);
     await settled(device);
-    await new Promise((resolve) => setTimeout(resolve, 400));
+    const isKept = (record: unknown) => (record as { value?: number }).value === 20.71;
+    await until(async () => expect((await db.getAll('records')).some(isKept)).toBe(true));
     const stores = put.mock.instances.map((store) => (store as unknown as IDBObjectStore).name);
     expect(stores.filter((name) => name === 'records').length).toBeLessThanOrEqual(3);
     expect((await db.getAll('records')).length).toBeGreaterThan(8);

@@ -63,7 +63,6 @@ describe('the device', () => {
     server.away = true;
     for (const value of [20.61, 20.62, 20.63]) first.give('reading.take', reading(first, value));
     await until(() => expect(first.state().online).toBe(false));
-    await new Promise((resolve) => setTimeout(resolve, 500));
 
     const second = await started();
     expect(second.state().ready).toBe('ready');

@@ -49,7 +49,8 @@ describe('the bench', () => {
     await page.focus('#main');
 
     await type(page, '24.0');
-    await untilOutcome(page, 'E-11', 'unread');
+    await page.waitForSelector('.place[aria-label="Outer sheath"] .chip:not(.next)');
+    expect(await outcome(page, 'E-11')).toBe('unread');
     await clickText(page, '.look button', 'Bare and whole');
     // One reading inside the range settles nothing yet, and says what is missing.
     await untilOutcome(page, 'E-11', 'marginal');
@@ -259,7 +260,21 @@ describe('without the server', () => {
     await page.waitForFunction(async () => (await caches.keys()).some((name) => name.includes('precache')));
     await page.reload();
     await page.waitForSelector('.bench');
-    await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 1200)));
+    // The device's own copy of the site has to lie there too.
+    await page.waitForFunction(
+      () =>
+        new Promise<boolean>((resolve) => {
+          const open = indexedDB.open('yendral');
+          open.onerror = () => resolve(false);
+          open.onsuccess = () => {
+            const asked = open.result.transaction('copies').objectStore('copies').getKey('proving-ground');
+            asked.onsuccess = () => {
+              open.result.close();
+              resolve(asked.result !== undefined);
+            };
+          };
+        }),
+    );
 
     const { data, port } = own;
     await own.stop();

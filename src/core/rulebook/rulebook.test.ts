@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sentence, sentenceKeys, settleKeys, settling, statement } from '../words/en/findings';
+import { sentence, settling, statement } from '../words/en/findings';
 import type { Aspect } from '../record/finding';
 import { statusOf } from './assess';
 import { judge } from './judge';
@@ -83,7 +83,7 @@ describe('the rule book', () => {
       looks: { 'outer-bare': 'no' },
     });
     expect(both).toContain('too large');
-    expect(both).toContain('Something is under the seal'.toLowerCase().slice(1));
+    expect(both).toContain('something is under the seal');
   });
 
   it('two people’s readings of one place that contradict each other leave it unread', () => {
@@ -102,8 +102,6 @@ describe('the rule book', () => {
     for (const aspect of spoken) expect(sentence(aspect)).toMatch(/\.$/);
     const asked = spoken.filter(({ settle }) => settle !== null);
     for (const aspect of asked as Aspect[]) expect(settling(aspect), aspect.settle!).not.toBe('');
-    expect(sentenceKeys().length).toBeGreaterThan(60);
-    expect(settleKeys().length).toBeGreaterThan(10);
     for (const { id } of RULES) expect(basisOf(id, dossierWith())).toMatch(/IEC 60079|[Aa]ssembly sheet/);
   });
 
