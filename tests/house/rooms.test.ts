@@ -1,9 +1,14 @@
 import { ESLint } from 'eslint';
+import tseslint from 'typescript-eslint';
 import { describe, expect, it } from 'vitest';
 
+// A planted file is none of the project, so that nothing is known of its types.
+const untyped = new ESLint({ overrideConfig: tseslint.configs.disableTypeChecked as never });
+const typed = new ESLint();
+
 /** Lints a text as if it stood in a file of the house. */
-async function faults(file: string, text: string): Promise<string[]> {
-  const [result] = await new ESLint().lintText(text, { filePath: file });
+async function faults(file: string, text: string, linter = untyped): Promise<string[]> {
+  const [result] = await linter.lintText(text, { filePath: file });
   return result!.messages.map(({ ruleId }) => ruleId ?? '');
 }
 
@@ -59,5 +64,36 @@ describe('imports go one way', () => {
     const text = "export const rows = (db: { prepare(sql: string): unknown }) => db.prepare('SELECT 1');\n";
     expect(await faults('src/server/base/planted.ts', text)).toContain('no-restricted-syntax');
     expect(await faults('src/store/planted.ts', text)).toEqual([]);
+  });
+});
+
+describe('what the linter holds besides', () => {
+  it('no promise is left floating, and no switch misses a case', async () => {
+    const text = `
+      export function planted(way: 'in' | 'out'): number {
+        Promise.resolve(1);
+        switch (way) {
+          case 'in':
+            return 1;
+        }
+        return 2;
+      }`;
+    expect(await faults('src/client/clock.ts', text, typed)).toEqual(
+      expect.arrayContaining([
+        '@typescript-eslint/no-floating-promises',
+        '@typescript-eslint/switch-exhaustiveness-check',
+      ]),
+    );
+  });
+
+  it('a function of more than 60 lines and a file of more than 350 are too long', async () => {
+    const long = `export function planted(): void {\n${'  void 0;\n'.repeat(60)}}\n`;
+    expect(await faults('src/core/quantity/planted.ts', long)).toContain('max-lines-per-function');
+    expect(await faults('src/core/quantity/planted.ts', '// a line\n'.repeat(351))).toContain('max-lines');
+  });
+
+  it('what can be clicked is something that keys reach', async () => {
+    const text = 'export const Planted = () => <div onClick={() => undefined}>open</div>;\n';
+    expect(await faults('src/ui/Planted.tsx', text)).toContain('jsx-a11y/click-events-have-key-events');
   });
 });

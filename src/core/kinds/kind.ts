@@ -25,6 +25,8 @@ export interface Kind {
   pot: 'compound' | 'resin' | 'none';
   /** Whether it ends a mineral-insulated cable, and only such a one. */
   mineral: boolean;
+  /** Whether the cable is cut to fit between two accessories, and judged against its path. */
+  link: boolean;
   /** Blocks, bonded blocks or sealant, many cables in one frame; null for an entry of one cable. */
   transit: 'blocks' | 'bonded' | 'sealant' | null;
   /** What it stands in: the wall of an enclosure, or one of the building. */

@@ -10,6 +10,8 @@ export interface Place extends PlaceFunctions, Worded {
   grade: Grade;
   /** What can measure it, the usual one first. */
   instruments: readonly InstrumentKind[];
+  /** Whether it is bare metal, which does not give way under the jaws. */
+  metal?: boolean;
   /** Readings that are asked for; 0 for a place that is measured only when in doubt. */
   wanted: number;
 }

@@ -115,9 +115,12 @@ export const OVER_CORES = saying(place('over-cores', 'detailed', 3), {
     return diameterMm * (count === 1 ? 1 : count < 4 ? BUNDLE.few : count < 6 ? BUNDLE.five : BUNDLE.more);
   },
 });
-export const ARMOUR = saying(place('armour', 'detailed', 3), ofArmour);
+export const ARMOUR = saying({ ...place('armour', 'detailed', 3), metal: true }, ofArmour);
 /** Corrugated and interlocked armour is gripped from outside. */
-export const OVER_ARMOUR = saying(worded('over-armour', place('armour', 'detailed', 3)), ofArmour);
+export const OVER_ARMOUR = saying(
+  worded('over-armour', { ...place('armour', 'detailed', 3), metal: true }),
+  ofArmour,
+);
 export const ENGAGEMENT = saying(place('thread-engagement', 'detailed', 1), {
   wantedIn: (of) => (isFlameproof(of) ? 1 : 0),
   limits(of) {

@@ -6,7 +6,22 @@ export interface Part {
   id: string;
   /** Key of its name and of which way round it goes. */
   words: string;
+  /** Whether it is left off where the sheet has no shroud. */
+  shroud: boolean;
 }
+
+/** What of an entry stands at a stage of the work: sheaths cut, parts on and closed. */
+export type Reach =
+  | 'outerCut'
+  | 'innerCut'
+  | 'inWall'
+  | 'spread'
+  | 'clamped'
+  | 'innerSeal'
+  | 'pot'
+  | 'drain'
+  | 'filled'
+  | 'nut';
 
 /** A step of making off. */
 export interface Step {
@@ -23,21 +38,38 @@ export interface Step {
   tools: readonly string[];
   /** Looks that are answered here too, though the work does not wait for them. */
   asks: readonly string[];
+  /** Whether it is gone through only when an entry is made off anew, not when it is opened up and closed again. */
+  anew: boolean;
+  /** Whether it brings the body into the wall, which the habit of the yard puts first or late. */
+  body: boolean;
+  /** What of the entry stands once it is done. */
+  reaches: readonly Reach[];
+  /** What is done with compound or resin at it; null at the others. */
+  pour: 'mix' | 'inject' | 'pack' | 'cure' | null;
   /** Whether there is something to do at it; left out: always. */
   asked?(of: Situation): boolean;
 }
 
-const part = (id: string, words = id): Part => ({ id, words });
-const step = (
-  id: string,
-  hold: string | null = null,
-  { words = id, caution = null, joint = null, tools = [], asks = [] }: Partial<Step> = {},
-): Step => ({ id, words, hold, caution, joint, tools, asks });
+const part = (id: string, words = id): Part => ({ id, words, shroud: false });
+const step = (id: string, hold: string | null = null, rest: Partial<Step> = {}): Step => ({
+  id,
+  words: id,
+  hold,
+  caution: null,
+  joint: null,
+  tools: [],
+  asks: [],
+  anew: false,
+  body: false,
+  reaches: [],
+  pour: null,
+  ...rest,
+});
 
 /** A step that there is something to do at only sometimes. */
 const where = (one: Step, asked: NonNullable<Step['asked']>): Step => ({ ...one, asked });
 
-export const SHROUD_PART = part('shroud');
+export const SHROUD_PART: Part = { ...part('shroud'), shroud: true };
 export const BACK_NUT = part('back-nut');
 export const MIDDLE_NUT = part('middle-nut');
 export const RING_EITHER = part('ring');
@@ -48,57 +80,88 @@ export const TAG_PART = part('tag');
 export const STRIP_OUTER = step('strip-outer', null, {
   caution: 'knife',
   tools: ['sheath-knife', 'rule'],
+  anew: true,
+  reaches: ['outerCut', 'innerCut'],
 });
 export const CUT_ARMOUR = step('cut-armour', 'armour-length', {
   caution: 'spring',
   tools: ['armour-saw-or-rotary-cutter', 'rule'],
+  anew: true,
 });
-export const STRIP_INNER = step('strip-inner', 'conductors', { caution: 'knife', tools: ['sheath-knife'] });
+export const STRIP_INNER = step('strip-inner', 'conductors', {
+  caution: 'knife',
+  tools: ['sheath-knife'],
+  anew: true,
+  reaches: ['innerCut'],
+});
 /** The diameters are read while the layers lie open: the closing figures and the judgement rest on them. */
-export const MEASURE = step('measure', 'outer-sheath', { tools: ['caliper'] });
+export const MEASURE = step('measure', 'outer-sheath', { tools: ['caliper'], anew: true });
 export const BODY_IN = step('body', 'thread-engagement', {
   caution: 'opening',
   joint: 'entry',
   tools: ['spanner'],
   asks: ['washer'],
+  anew: true,
+  body: true,
+  reaches: ['inWall'],
 });
-export const SPREAD = step('spread');
+export const SPREAD = step('spread', null, { reaches: ['spread'] });
 export const DRY_CLAMP = step('dry-clamp', 'armour-seated', {
   joint: 'clamp',
   tools: ['two-spanners', 'torch'],
+  reaches: ['clamped'],
 });
 export const INNER_BACK = where(
   step('inner-seal', 'inner-proud', {
     joint: 'inner-seal',
     tools: ['caliper'],
+    reaches: ['innerSeal'],
   }),
   ({ size }) => size === null || size.inner !== null,
 );
-export const LIP_BACK = step('diaphragm', 'diaphragm-lip');
+export const LIP_BACK = step('diaphragm', 'diaphragm-lip', { reaches: ['innerSeal'] });
 export const CLAMP_SHUT = step('clamp', null, {
   joint: 'clamp',
   tools: ['two-spanners'],
 });
-export const CORES_APART = step('cores', null, { caution: 'knife', tools: ['side-cutters'] });
-export const MIX = step('mix', null, { caution: 'chemical', tools: ['gloves', 'goggles', 'thermometer'] });
+export const CORES_APART = step('cores', null, {
+  caution: 'knife',
+  tools: ['side-cutters'],
+  anew: true,
+  reaches: ['innerCut'],
+});
+export const MIX = step('mix', null, {
+  caution: 'chemical',
+  tools: ['gloves', 'goggles', 'thermometer'],
+  anew: true,
+  pour: 'mix',
+});
 export const PACK = step('pack', 'compound-reach', {
   caution: 'chemical',
   tools: ['gloves', 'goggles', 'rule'],
+  anew: true,
+  pour: 'pack',
 });
-export const CURE_LOOK = step('cure', 'compound-face', { tools: ['two-spanners', 'torch'] });
+export const CURE_LOOK = step('cure', 'compound-face', {
+  tools: ['two-spanners', 'torch'],
+  anew: true,
+  pour: 'cure',
+});
 export const POT_SHUT = step('pot', 'compound-witness', {
   joint: 'pot',
   tools: ['two-spanners'],
 });
-export const HOLD_SPIGOT = step('spigot', 'spigot-held');
+export const HOLD_SPIGOT = step('spigot', 'spigot-held', { anew: true, body: true });
 export const OUTER_SHUT = step('outer-seal', 'back-nut-gap', {
   joint: 'outer-seal',
   tools: ['two-spanners', 'feeler-or-caliper'],
+  reaches: ['nut'],
 });
 export const OUTER_GRIP = step('outer-seal', 'outer-bare', {
   joint: 'outer-seal',
   tools: ['two-spanners'],
   words: 'outer-grip',
+  reaches: ['nut'],
 });
 export const TAG_BOND = step('bond', 'bond', {
   tools: ['milliohm-meter', 'spanner'],
@@ -109,13 +172,15 @@ export const COVER = where(
   step('shroud', 'shroud'),
   ({ certificate }) => certificate?.sheet.shroud !== 'none',
 );
-export const ARMOUR_IN = step('engage', 'grommet-nut');
+export const ARMOUR_IN = step('engage', 'grommet-nut', { reaches: ['clamped'] });
 export const INJECT = step('inject', 'resin-dam', {
   caution: 'chemical',
   joint: 'resin-port',
   tools: ['gloves', 'goggles', 'thermometer'],
+  anew: true,
+  pour: 'inject',
 });
-export const RESIN_CURE = step('resin-cure', null);
+export const RESIN_CURE = step('resin-cure', null, { anew: true, pour: 'cure' });
 
 export const FAR_SHROUD = part('shroud-far');
 export const BACK_NUT_MI = part('back-nut', 'gland-nut');
@@ -125,21 +190,28 @@ export const GLAND_BODY = part('body');
 export const SQUARE = step('square-cut', null, {
   caution: 'offcut',
   tools: ['fine-saw-or-ringing-tool', 'goggles'],
+  anew: true,
 });
 export const MARK = step('mark', null, {
   tools: ['rule', 'permanent-marker'],
+  anew: true,
 });
-export const CUT_TO_LENGTH = step('length', 'sheath-length', { tools: ['rule'] });
+export const CUT_TO_LENGTH = step('length', 'sheath-length', { tools: ['rule'], anew: true });
 export const STRIP_SHEATH = step('strip-sheath', 'conductors', {
   caution: 'copper-edges',
   tools: ['stripping-tool', 'gloves', 'torch'],
+  anew: true,
+  reaches: ['outerCut'],
 });
 export const CLEAN = step('clean', null, {
   caution: 'dust',
   tools: ['brush', 'dust-mask', 'goggles'],
+  anew: true,
 });
 export const POT_ON = step('pot-on', 'pot-square', {
   tools: ['pot-wrench'],
+  anew: true,
+  reaches: ['pot'],
 });
 export const PROUD = step('projection', 'pot-projection', {
   tools: ['caliper'],
@@ -147,6 +219,7 @@ export const PROUD = step('projection', 'pot-projection', {
 export const DRAIN_ON = where(
   step('drain', 'drain-wire', {
     tools: ['drain-nut-key'],
+    reaches: ['drain'],
   }),
   ({ cable }) => cable?.mineral?.screened !== false,
 );
@@ -156,8 +229,16 @@ export const TEST_BEFORE = step('test-before', 'insulation-before', {
   tools: ['insulation-tester', 'thermometer'],
 });
 /** Its tick is the moment at which the pot was sealed. */
-export const FILL = step('fill', 'insulation-before', { caution: 'chemical', tools: ['gloves', 'goggles'] });
-export const CRIMP = step('crimp', 'pot-filled', { joint: 'pot', tools: ['crimping-tool'] });
+export const FILL = step('fill', 'insulation-before', {
+  caution: 'chemical',
+  tools: ['gloves', 'goggles'],
+  reaches: ['filled'],
+});
+export const CRIMP = step('crimp', 'pot-filled', {
+  joint: 'pot',
+  tools: ['crimping-tool'],
+  reaches: ['filled'],
+});
 export const TEST_AFTER = step('test-after', 'insulation-after', {
   caution: 'testing',
   tools: ['insulation-tester', 'thermometer'],
@@ -167,6 +248,8 @@ export const GLAND_IN = step('gland-in', 'thread-engagement', {
   joint: 'entry',
   tools: ['spanner'],
   asks: ['washer'],
+  anew: true,
+  reaches: ['inWall'],
 });
 export const EARTH_PROVED = step('earth', 'sheath-earth', { tools: ['milliohm-meter'] });
 export const SHROUDS_ON = step('facing', 'shrouds-facing');

@@ -4,7 +4,7 @@ import { CandidateJudge } from '../finder/candidate';
 import { needOf } from '../finder/need';
 import { placeOf, partTick } from '../kinds/kinds';
 import type { LookQuestion } from '../kinds/look';
-import type { Part, Step } from '../kinds/steps';
+import type { Part, Reach, Step } from '../kinds/steps';
 import type { Place } from '../kinds/place';
 import { DIAMETERS } from '../kinds/places';
 import { jointAnswer } from '../kinds/joints';
@@ -44,6 +44,10 @@ export interface PlanStep {
   measures: Place[];
   /** Looks that are answered here too. */
   asks: LookQuestion[];
+  /** What of the entry stands once it is done. */
+  reaches: readonly Reach[];
+  /** What is done with compound or resin at it. */
+  pour: Step['pour'];
   tick: Tick | null;
 }
 
@@ -66,29 +70,6 @@ export interface Plan {
   next: string | null;
 }
 
-/** Steps that are not gone through again when an entry is only opened up. */
-const ONLY_NEW: ReadonlySet<string> = new Set([
-  'strip-outer',
-  'cut-armour',
-  'strip-inner',
-  'measure',
-  'cores',
-  'body',
-  'spigot',
-  'mix',
-  'pack',
-  'cure',
-  'inject',
-  'resin-cure',
-  'square-cut',
-  'mark',
-  'length',
-  'strip-sheath',
-  'clean',
-  'pot-on',
-  'gland-in',
-]);
-
 /**
  * The plan for an entry: what to slip on, where to cut, what to close how far, and where to stop and look.
  * Steps that do not apply are absent.
@@ -107,7 +88,7 @@ export function planOf(
   const ticks = new Map((work?.ticks ?? []).map((tick) => [tick.step, tick]));
   const holds = new Set(holdsOf(dossier));
   const steps = ordered(stepsOf(dossier), habit)
-    .filter((step) => why === 'make-off' || !ONLY_NEW.has(step.id))
+    .filter((step) => why === 'make-off' || !step.anew)
     .map((step) => planStep(dossier, step, holds, ticks, nowMs));
   const slipOn =
     why === 'opening'
@@ -136,16 +117,15 @@ export function planOf(
 
 /** Body into the box first, or everything on the cable first and the body turned in before the outer seal is closed. */
 function ordered(steps: readonly Step[], habit: Habit): Step[] {
-  const isBody = ({ id }: Step) => id === 'body' || id === 'spigot';
-  const body = steps.filter(isBody);
-  const rest = steps.filter((step) => !isBody(step));
+  const body = steps.filter((step) => step.body);
+  const rest = steps.filter((step) => !step.body);
   if (habit === 'body-first') return [...body, ...rest];
-  const at = rest.findIndex(({ id }) => id === 'outer-seal');
+  const at = rest.findIndex(({ joint }) => joint === 'outer-seal');
   return at < 0 ? [...rest, ...body] : [...rest.slice(0, at), ...body, ...rest.slice(at)];
 }
 
-const hasPart = ({ id }: Part, { certificate }: Dossier): boolean =>
-  id !== 'shroud' || certificate?.sheet.shroud !== 'none';
+const hasPart = ({ shroud }: Part, { certificate }: Dossier): boolean =>
+  !shroud || certificate?.sheet.shroud !== 'none';
 
 function planStep(
   dossier: Dossier,
@@ -154,12 +134,14 @@ function planStep(
   ticks: ReadonlyMap<string, Tick>,
   nowMs: number,
 ): PlanStep {
-  const { id, words, caution, tools, hold } = step;
+  const { id, words, caution, tools, hold, reaches, pour } = step;
   return {
     id,
     words,
     caution,
     tools,
+    reaches,
+    pour,
     hold: hold !== null && holds.has(hold) ? holdOf(dossier, hold, nowMs) : null,
     closing: closingOf(dossier, step),
     measures:

@@ -1,3 +1,4 @@
+import type { Reach } from '../kinds/steps';
 import type { Plan } from './plan';
 
 /** How far the work on an entry has come, as far as a drawing shows it. */
@@ -39,25 +40,22 @@ export const FINISHED: Stage = {
 
 /** The stage that the ticks of a plan have come to; a step that the plan does not have counts as done. */
 export function stageOf({ steps }: Plan): Stage {
-  const done = (...ids: string[]) =>
-    ids.every((id) => {
-      const step = steps.find((one) => one.id === id);
-      return !step || step.tick !== null;
-    });
-  const inWall = done('body', 'gland-in');
+  const that = (reach: Reach) => steps.filter(({ reaches }) => reaches.includes(reach));
+  const done = (reach: Reach) => that(reach).every(({ tick }) => tick !== null);
+  const inWall = done('inWall');
   const spread = done('spread');
-  const clamped = done('dry-clamp', 'engage');
+  const clamped = done('clamped');
   return {
-    outerCut: done('strip-outer', 'strip-sheath'),
-    innerCut: done('strip-outer', 'strip-inner', 'cores'),
+    outerCut: done('outerCut'),
+    innerCut: done('innerCut'),
     inWall,
-    body: inWall || (steps.some(({ id }) => id === 'spread') && spread) || clamped,
+    body: inWall || (that('spread').length > 0 && spread) || clamped,
     spread,
     clamped,
-    innerSeal: done('inner-seal', 'diaphragm'),
-    pot: done('pot-on'),
+    innerSeal: done('innerSeal'),
+    pot: done('pot'),
     drain: done('drain'),
-    filled: done('fill', 'crimp'),
-    nut: done('outer-seal'),
+    filled: done('filled'),
+    nut: done('nut'),
   };
 }

@@ -62,7 +62,7 @@ export function drawMineral(dossier: Dossier, stage: Stage = FINISHED): Drawing 
   let right = end.nut[1] + CABLE_MM;
   pen.line('axis', [[left, 0], [right, 0]], { dashed: true }); // prettier-ignore
   const link = cable?.mineral?.link ?? null;
-  const isLink = kindOf(dossier).places.some(({ id }) => id === 'sheath-length');
+  const isLink = kindOf(dossier).link;
   if (isLink && stage.pot) right = drawFarEnd(pen, dossier, end, stage, link);
   if (stage.nut) drawFigures(pen, dossier, end);
   if (stage.inWall) pen.label('inside', [left + 1, end.reach - 1], 'start', true);

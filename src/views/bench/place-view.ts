@@ -17,6 +17,7 @@ import type { Id, Reading, ReadingFault } from '../../core/record/types';
 import type { PartState } from '../../drawing/shapes';
 import { glyphOfFinding } from '../../ui/glyph-state';
 import type { GlyphState } from '../../ui/SealGlyph';
+import { PLACE_WORDS } from '../../core/words/en/kinds/places';
 
 /** Everything that a place's card and its part of the drawing show. */
 export interface PlaceView {
@@ -68,8 +69,7 @@ export function placeView(context: Context, place: Place, findings: readonly Fin
   const groups = groupsOf(context, place.id);
   const best = groups.filter(({ fault }) => !fault).sort((a, b) => b.readings.length - a.readings.length)[0];
   const sheath = DIAMETERS.has(place.id);
-  const diameter =
-    best && sheath ? diameterOf(context, best, place.id !== 'armour' && isSoft(context.cable)) : null;
+  const diameter = best && sheath ? diameterOf(context, best, !place.metal && isSoft(context.cable)) : null;
   const last = best?.readings[best.readings.length - 1];
   const task = fitTaskOf(context, place.id);
   const single = valueTaskOf(context, place.id);
@@ -100,8 +100,8 @@ function faultsIn(groups: readonly ReadingGroup[]): ReadonlyMap<Id, ReadingFault
 
 function wordOf(glyph: GlyphState, key: string, place: Place): string {
   if (glyph === 'large' && key === 'fit.oval') return 'Too oval';
-  if (glyph === 'large' && place.id === 'thread-engagement') return 'Too short';
-  if (glyph === 'large' && place.id === 'bond') return 'Too high';
+  const failed = glyph === 'large' ? PLACE_WORDS[place.words]?.failed : undefined;
+  if (failed) return failed;
   if (key in WORD_OF) return WORD_OF[key]!;
   if (glyph === 'large' && !key.startsWith('fit.')) return 'Failed';
   if (glyph === 'fits' && !key.startsWith('fit.')) return 'Sound';

@@ -60,7 +60,7 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
       {step.closing && <p className="closing">{closingWords(step.closing)}</p>}
       {caution && <p className="caution">{caution}</p>}
       {step.tools.length > 0 && <p className="quiet">{step.tools.map(toolTitle).join(', ')}</p>}
-      <PourOf id={id} dossier={dossier} work={work} />
+      <PourOf pour={step.pour} dossier={dossier} work={work} />
       {step.closing?.answer && <Answer id={step.closing.answer} dossier={dossier} work={work} />}
       {step.measures.map((place) => (
         <PlaceField key={place.id} dossier={dossier} work={work} place={place} />
@@ -173,11 +173,11 @@ function Answer({ id, dossier, work }: { id: string; dossier: Dossier; work: Mak
 }
 
 /** Steps at which compound is mixed, packed or looked at. */
-function PourOf({ id, dossier, work }: { id: string; dossier: Dossier; work: MakeOff }) {
-  if (id === 'mix') return <MixStep dossier={dossier} work={work} packs={false} />;
-  if (id === 'inject') return <MixStep dossier={dossier} work={work} packs />;
-  if (id === 'pack') return <PackStep dossier={dossier} work={work} />;
-  if (id === 'cure' || id === 'resin-cure') return <CureStep dossier={dossier} work={work} />;
+function PourOf({ pour, dossier, work }: { pour: PlanStep['pour']; dossier: Dossier; work: MakeOff }) {
+  if (pour === 'mix') return <MixStep dossier={dossier} work={work} packs={false} />;
+  if (pour === 'inject') return <MixStep dossier={dossier} work={work} packs />;
+  if (pour === 'pack') return <PackStep dossier={dossier} work={work} />;
+  if (pour === 'cure') return <CureStep dossier={dossier} work={work} />;
   return null;
 }
 

@@ -40,6 +40,8 @@ const slipStep = (part: PlanPart): PlanStep => ({
   closing: null,
   measures: [],
   asks: [],
+  reaches: [],
+  pour: null,
   tick: part.tick,
 });
 

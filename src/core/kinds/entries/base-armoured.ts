@@ -44,6 +44,7 @@ export const armoured = (rest: Rest): Kind => ({
   inner: 'seal',
   pot: 'none',
   mineral: false,
+  link: false,
   transit: null,
   wall: 'enclosure',
   certified: true,

@@ -5,6 +5,7 @@ import { mineral, MINERAL_LOOKS, MINERAL_PLACES, OPENED, SEALED } from './base-m
 
 export const miLink = mineral({
   id: 'mi-link',
+  link: true,
   parts: [steps.FAR_SHROUD, steps.SHROUD_PART, steps.BACK_NUT_MI, steps.COMPRESSION, steps.GLAND_BODY],
   places: [...MINERAL_PLACES, places.SHEATH_LENGTH],
   looks: [...MINERAL_LOOKS, looks.FACING],

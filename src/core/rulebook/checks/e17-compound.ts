@@ -1,3 +1,4 @@
+import { SPIGOT } from '../../kinds/looks';
 import { compoundFill } from '../../gland/compound';
 import { MOST_FILL_PCT, sealThicknessMm } from '../../hazard/division';
 import { atMost } from '../../quantity/compare';
@@ -20,14 +21,14 @@ export const e17: Check = {
   place: 'compound-face',
   consequence: () => 4,
   run(context) {
-    const spigot = kindOf(context).looks.some(({ id }) => id === 'spigot-held');
+    const spigot = kindOf(context).looks.includes(SPIGOT);
     return [
       ...face(context),
       ...judgePours(context, 'compound'),
       ...share(context),
       ...reach(context),
       judgeLook(context, 'compound-witness'),
-      ...(spigot ? [judgeLook(context, 'spigot-held')] : []),
+      ...(spigot ? [judgeLook(context, SPIGOT.id)] : []),
     ];
   },
 };

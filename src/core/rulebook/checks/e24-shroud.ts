@@ -14,7 +14,7 @@ export const e24: Check = {
   consequence: () => 2,
   run(context) {
     const look = judgeLook(context, 'shroud');
-    const facing = kindOf(context).looks.some(({ id }) => id === 'shrouds-facing');
+    const facing = kindOf(context).link;
     return facing ? [...run(context, look), judgeLook(context, 'shrouds-facing')] : run(context, look);
   },
 };

@@ -32,11 +32,9 @@ export const m01: Check = {
       if (size.mineral.screenStubMm === null)
         aspects.push(fails('m01.no-stub', { size: size.size, cable: cable.tag }));
     }
-    return isLink(context) ? [...aspects, ...length(context)] : aspects;
+    return kindOf(context).link ? [...aspects, ...length(context)] : aspects;
   },
 };
-
-const isLink = (context: Context): boolean => kindOf(context).places.some(({ id }) => id === 'sheath-length');
 
 /** The sheath of a link against the path that it has to fit. */
 function length(context: Context): Aspect[] {

@@ -1,7 +1,14 @@
 import type { Worded } from '../../../kinds/worded';
 
+/** What a place is called, where and how it is measured, and what it is when it fails, where that has a word. */
+interface PlaceSays {
+  title: string;
+  how: string;
+  failed?: string;
+}
+
 /** Words of the places, by the keys of their rows: name, and a short word on where and how. */
-export const PLACE_WORDS: Record<string, { title: string; how: string }> = {
+export const PLACE_WORDS: Record<string, PlaceSays> = {
   'outer-sheath': { title: 'Outer sheath', how: 'three readings 60° apart, where the outer seal sits' },
   'adaptor-engagement': {
     title: 'Thread engaged in the adaptor',
@@ -17,6 +24,7 @@ export const PLACE_WORDS: Record<string, { title: string; how: string }> = {
   'thread-engagement': {
     title: 'Thread engaged',
     how: 'engaged length: male thread less washer and run-out, or wall less chamfers',
+    failed: 'Too short',
   },
   'thread-turns': {
     title: 'Turns while unscrewing',
@@ -44,7 +52,7 @@ export const PLACE_WORDS: Record<string, { title: string; how: string }> = {
     title: 'Gland to cable clamp',
     how: 'from the back of the gland to the first clamp of the cable; asked for where the gland does not hold it by itself',
   },
-  bond: { title: 'Bond, armour to wall', how: 'four-wire, one end disconnected' },
+  bond: { title: 'Bond, armour to wall', how: 'four-wire, one end disconnected', failed: 'Too high' },
   'metal-sheath': {
     title: 'Metal sheath',
     how: 'three readings 60° apart on the bare metal, where the gland grips it',
