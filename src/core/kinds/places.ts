@@ -9,7 +9,7 @@ import {
 import { isSoft } from '../measuring/soft';
 import { linkLengths } from '../mineral/link';
 import { isFlameproof } from './compartment';
-import type { Kind } from './kind';
+import type { Traits } from './traits';
 import { place, saying, worded } from './place';
 import type { PlaceFunctions, Situation } from './situation';
 import type { ClampFace } from '../record/types';
@@ -17,7 +17,7 @@ import type { ClampFace } from '../record/types';
 /** The clamping face that is in use for the cable's armour; null when none is, or none is known. */
 export function faceInUse(
   { size, cable, entry }: Pick<Situation, 'size' | 'cable' | 'entry'>,
-  { ring }: Pick<Kind, 'ring'>,
+  { ring }: Pick<Traits, 'ring'>,
 ): ClampFace | null {
   const armour = cable?.armour?.type;
   const listed = size?.clamp.filter((face) => face.armour === armour) ?? [];
@@ -33,7 +33,7 @@ const ofOuterSeal: PlaceFunctions = {
 };
 
 /** What the clamp's range belongs to, by what its ring is like. */
-const PART_OF_RING: Record<Kind['ring'], string> = {
+const PART_OF_RING: Record<Traits['ring'], string> = {
   reversible: 'ring-face',
   dedicated: 'ring-own',
   universal: 'clamp-of',

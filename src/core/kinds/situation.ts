@@ -1,7 +1,7 @@
 import type { DiameterMethod } from '../measuring/diameter';
 import type { Cable, Certificate, Enclosure, Entry, GlandSize, Range, Round, Site } from '../record/types';
 import type { CableShape } from '../record/types';
-import type { Kind } from './kind';
+import type { Traits } from './traits';
 
 /** What of an entry its places, looks and steps are asked by; a dossier of the rule book is one. */
 export interface Situation {
@@ -58,13 +58,13 @@ export interface PlaceFunctions {
   /** Readings that are asked for here. */
   wantedIn?(of: Situation): number;
   /** The range that a diameter is held against; null where the records do not say. */
-  fit?(of: Situation, kind: Kind): Omit<FitTask, 'place'> | null;
+  fit?(of: Situation, kind: Traits): Omit<FitTask, 'place'> | null;
   /** What a single value is held against; null where the records do not say. */
   value?(of: Situation): Omit<ValueTask, 'place'> | null;
   /** Limits of the strip, where neither of those gives them; null when nothing limits it. */
   limits?(of: Situation, worked: WorkedOut): Limits | null;
   /** What an instrument meets when nobody says otherwise: what the record promises, in the place's unit. */
-  nominal?(of: Situation, kind: Kind, worked: WorkedOut): number;
+  nominal?(of: Situation, kind: Traits, worked: WorkedOut): number;
 }
 
 /** Number of cores of the cable; null where they are not recorded. */
