@@ -3,12 +3,25 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 
 import { describe, expect, it } from 'vitest';
+import { KIND_TITLES } from '../../src/core/words/en/kinds/kinds';
+import { LOOK_WORDS } from '../../src/core/words/en/kinds/looks';
+import { PLACE_WORDS } from '../../src/core/words/en/kinds/places';
+import { CAUTION_WORDS, PART_WORDS, STEP_WORDS, TOOL_WORDS } from '../../src/core/words/en/kinds/steps';
+import { PARTS } from '../../src/core/words/en/kinds/titles';
+import { SETTLES } from '../../src/core/words/en/sentences/settles';
 import { clickText, openAs, openPage, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 const demo = withDemo();
+
+/** Keys of words that no person would write: none may be shown in place of its words. */
+const KEYS = new Set(
+  [LOOK_WORDS, PLACE_WORDS, STEP_WORDS, PART_WORDS, TOOL_WORDS, CAUTION_WORDS, PARTS, KIND_TITLES, SETTLES]
+    .flatMap((table) => Object.keys(table))
+    .filter((key) => /[a-z][-.][a-z]/.test(key)),
+);
 
 const VIEWS: [path: string, ready: string][] = [
   ['/site/?site=marrowick', '.plan'],
@@ -43,6 +56,12 @@ describe('every view', () => {
       await page.setBypassCSP(true);
       await openAs(page, demo.served, 'A. Vell', path);
       await page.waitForSelector(ready);
+      const shown = await page.evaluate(() =>
+        [...document.querySelectorAll('main *, aside *, nav *')].flatMap((e) =>
+          [...e.childNodes].flatMap((n) => (n.nodeType === Node.TEXT_NODE ? n.textContent!.trim() : [])),
+        ),
+      );
+      expect(shown.filter((text) => KEYS.has(text))).toEqual([]);
       const violations: string[] = [];
       for (const [appearance, width, height, rules] of [
         ['paper', 1280, 800, null],

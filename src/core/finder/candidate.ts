@@ -21,6 +21,7 @@ import { contextOf } from '../rulebook/judge';
 import { washerReasons, type WasherReason } from '../rulebook/washer';
 import { connectionOf, type Connection } from './connection';
 import type { Need, Source } from './need';
+import type { FitTask } from '../kinds/situation';
 
 /** Something that a check says about a candidate. */
 export interface Said extends Aspect {
@@ -30,7 +31,9 @@ export interface Said extends Aspect {
 /** One dimension of the cable in one seal, clamp or bore of the candidate. */
 export interface Dimension {
   place: string;
+  /** Key of what the range belongs to, with the face and the armour that it is for. */
   part: string;
+  on: FitTask['on'];
   rangeMm: Range;
   meanMm: number;
   minMm: number;
@@ -182,6 +185,7 @@ export class CandidateJudge {
     return {
       place,
       part: task.part,
+      on: task.on,
       rangeMm: task.rangeMm,
       meanMm,
       minMm,

@@ -1,14 +1,16 @@
 import type { Dimension } from '../../core/finder/candidate';
+import { partTitle } from '../../core/words/en/kinds/titles';
 import { FitStrip } from '../../ui/FitStrip';
 import type { GlyphState } from '../../ui/SealGlyph';
 
 /** One dimension of a candidate: the range, and where the cable falls in it. */
 export function CandidateStrip({ dimension }: { dimension: Dimension }) {
-  const { part, rangeMm, meanMm, minMm, maxMm, expandedUncertaintyMm, source } = dimension;
+  const { part, on, rangeMm, meanMm, minMm, maxMm, expandedUncertaintyMm, source } = dimension;
   return (
     <div className="candidate-strip">
       <span>
-        {part} <small className="quiet">{source === 'measured' ? 'measured' : 'by its record'}</small>
+        {partTitle(part, on)}{' '}
+        <small className="quiet">{source === 'measured' ? 'measured' : 'by its record'}</small>
       </span>
       <FitStrip
         unit="mm"

@@ -19,6 +19,7 @@ import {
 } from './fields';
 import { LISTED_FIELD } from './listed-field';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { jointTitle } from '../../core/words/en/kinds/titles';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
 const SHAPES = ['round', 'flat', 'sector'];
@@ -116,6 +117,7 @@ const SIZE: readonly Field[] = [
   },
 ];
 
+const JOINT_TITLES = Object.fromEntries(JOINTS.map((id) => [id, jointTitle(id)]));
 const KIND_TITLES = Object.fromEntries(KIND_IDS.map((id) => [id, kindTitle(id)]));
 
 /** The form of a certificate with its assembly sheet. */
@@ -239,7 +241,7 @@ export const CERTIFICATE_FORM: TableForm = {
       title: 'Joints and how they are closed',
       type: 'list',
       fields: [
-        pick('joint', 'Joint', JOINTS),
+        pick('joint', 'Joint', JOINTS, JOINT_TITLES),
         pick('school', 'Closed by', SCHOOLS),
         {
           path: 'range',

@@ -44,7 +44,7 @@ describe('instruments of a place', () => {
 
 describe('the strip of a candidate', () => {
   const dimension = (change: Partial<Dimension>): Dimension => ({
-    place: 'outer-sheath', part: 'Outer seal', rangeMm: [16.9, 24.1], meanMm: 20, minMm: 19.9, maxMm: 20.1, expandedUncertaintyMm: 0.1,
+    place: 'outer-sheath', part: 'outer-seal', on: undefined, rangeMm: [16.9, 24.1], meanMm: 20, minMm: 19.9, maxMm: 20.1, expandedUncertaintyMm: 0.1,
     source: 'measured', position: 0.43, ...change,
   }); // prettier-ignore
   const drawn = (change: Partial<Dimension>) =>
@@ -57,6 +57,13 @@ describe('the strip of a candidate', () => {
     [{ minMm: 16.95 }, 'tone-close'],
     [{ maxMm: 24.0, expandedUncertaintyMm: 0.1 }, 'tone-sound'],
   ])('%j is %s', (change, tone) => expect(drawn(change)).toContain(tone));
+  it('says what its range belongs to', () => {
+    expect(drawn({})).toContain('Outer seal');
+    expect(drawn({ part: 'ring-face', on: { face: 'wire', armour: 'wire' } })).toContain(
+      'Ring face wire, wire',
+    );
+    expect(drawn({ part: 'clamp-of', on: { face: 'both', armour: 'braid' } })).toContain('Clamp, braid');
+  });
   it('says where its figures come from', () => {
     expect(drawn({})).toContain('measured');
     expect(drawn({ source: 'record' })).toContain('by its record');

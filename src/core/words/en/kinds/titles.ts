@@ -41,8 +41,11 @@ function titled(words: string, joint: JointId | undefined, number: number | unde
 }
 
 /** What ranges and values belong to. */
-const PARTS: Record<string, string> = {
+export const PARTS: Record<string, string> = {
   ...JOINT_TITLES,
+  'ring-face': 'Ring face',
+  'ring-own': 'Ring',
+  'clamp-of': 'Clamp',
   diaphragm: 'Diaphragm',
   bore: 'Bore over the cores',
   'inner-proud': 'Inner sheath proud of the seal',
@@ -60,7 +63,7 @@ const PARTS: Record<string, string> = {
 };
 
 /** What a range or a value belongs to; one that was given in words before stays as it is. */
-function partTitle(part: string, on?: { face: string; armour: string }): string {
+export function partTitle(part: string, on?: { face: string; armour: string }): string {
   if (on && part === 'ring-face') return `Ring face ${on.face}, ${on.armour}`;
   if (on && part === 'ring-own') return `Ring ${on.face}, ${on.armour}`;
   if (on && part === 'clamp-of') return `Clamp, ${on.armour}`;
