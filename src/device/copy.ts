@@ -89,14 +89,14 @@ export class Copy extends Subscribable {
     this.changed();
   }
 
-  #settling: Promise<unknown> = Promise.resolve();
+  #settling: Promise<void> = Promise.resolve();
 
   /** Writes what has gathered: changes and the line that they reach to, together or not at all; done once all is kept. */
   async settle(): Promise<void> {
     const { head } = this;
     const changes = [...this.#unwritten.values()];
     this.#drop();
-    if (head && changes.length > 0) this.#settling = Promise.all([this.#settling, this.#keep(head, changes)]);
+    if (head && changes.length > 0) this.#settling = both(this.#settling, this.#keep(head, changes));
     await this.#settling;
   }
 
@@ -118,4 +118,9 @@ export class Copy extends Subscribable {
     if (this.#timer) clearTimeout(this.#timer);
     this.#timer = null;
   }
+}
+
+/** Done when both are; what they gave is let go. */
+async function both(one: Promise<unknown>, other: Promise<unknown>): Promise<void> {
+  await Promise.all([one, other]);
 }
