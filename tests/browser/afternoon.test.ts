@@ -48,6 +48,7 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await page.select('[aria-label="State"]', 'proven');
   await waitForText(page, '.line', 'Proven');
 
+  await waitForText(page, '[role="status"]', 'Everything sent');
   const site = (await (
     await fetchAs(demo.served.address, '/api/sites/proving-ground/export/site.json')
   ).json()) as {

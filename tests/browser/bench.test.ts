@@ -83,6 +83,7 @@ describe('the bench', () => {
     await page.waitForSelector('.detail .photos img');
     expect(await page.$eval('.detail', (e) => e.textContent)).toContain('0.42 mm too large');
 
+    await waitForText(page, '[role="status"]', 'Everything sent');
     const csv = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/defects.csv/')).text();
     const row = csv
       .split('\r\n')

@@ -118,6 +118,7 @@ export async function openAs(page: Page, { address }: Served, person: string, pa
   const [name, value] = (await cookieOf(address, person)).split('=') as [string, string];
   await page.setCookie({ name, value, url: address });
   await page.goto(`${address}${path}`);
+  if (path === '/site/') await page.waitForSelector('.site');
 }
 
 /** Clicks the first element of a kind that holds a text. */

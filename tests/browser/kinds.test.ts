@@ -51,6 +51,7 @@ describe('a barrier gland', () => {
     for (const seal of ['Outer seal', 'Inner seal']) await (await labelled(page, seal)).select('replaced');
     await clickText(page, '[role="dialog"] button', 'Seal the as-left record');
     await waitForText(page, '.toast', 'The as-left record is sealed');
+    await waitForText(page, '[role="status"]', 'Everything sent');
     const kept = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/site.json/')).json();
     const { asleft } = kept as { asleft: { entry: string; hash: string; skipped: string[] }[] };
     const sealed = asleft.find(({ entry }) => entry === 'mb-ax-31-a')!;

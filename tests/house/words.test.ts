@@ -6,6 +6,7 @@ import { Refusal, type RefusalKey } from '../../src/core/commands/commands';
 import { sentenceKeys, settleKeys } from '../../src/core/words/en/findings';
 import { inputSentence } from '../../src/core/words/en/inputs';
 import { refusalSentence } from '../../src/core/words/en/refusals';
+import { BLANKS, OF_PLUG } from '../../src/core/words/en/sentences/terms';
 
 const WORDS = 'src/core/words';
 
@@ -39,6 +40,24 @@ describe('every word is used', () => {
     const put = [...key.matchAll(/[.-]/g)].map(({ index }) => `\`${key.slice(0, index! + 1)}\${`);
     const tails = [...key.matchAll(/\./g)].map(({ index }) => `}${key.slice(index!)}\``);
     expect([`'${key}'`, ...put, ...tails].some((text) => program.includes(text)) || isJoined(key)).toBe(true);
+  });
+});
+
+describe('what is not recorded', () => {
+  const checks = programText('src/core/rulebook');
+  const named = (call: RegExp) => [...new Set([...checks.matchAll(call)].map(([, key]) => key!))].sort();
+
+  it('has a word for every blank, and no word too many', () => {
+    const seals = ['inner-seal', 'outer-seal'].flatMap((seal) => [
+      `${seal}-cold-flow`,
+      `${seal}-temperature`,
+    ]);
+    expect([...named(/\bblank\('([a-z-]+)'/g), ...seals].sort()).toEqual(Object.keys(BLANKS).sort());
+  });
+
+  it('has a word for everything that is not known of a plug', () => {
+    const plugs = named(/missing\(context, plug, '([a-z-]+)'/g).filter((key) => key !== 'plug-table-thread');
+    expect(plugs).toEqual(Object.keys(OF_PLUG).sort());
   });
 });
 

@@ -2,7 +2,7 @@ import type { Facts } from '../../../record/finding';
 import { KIND_TITLES } from '../kinds/kinds';
 
 /** What a record or a sheet does not say. */
-const BLANKS: Record<string, string> = {
+export const BLANKS: Record<string, string> = {
   'ambient-range': 'the ambient range',
   state: 'the state',
   'day-of-issue': 'the day of issue',
@@ -36,7 +36,7 @@ const BLANKS: Record<string, string> = {
 };
 
 /** What is not known of a plug. */
-const OF_PLUG: Record<string, string> = {
+export const OF_PLUG: Record<string, string> = {
   'plug-certificate': 'its certificate',
   'plug-level': 'its level',
   'plug-group': 'its group',
