@@ -7,6 +7,7 @@ import {
   Name,
   Flag,
   IdText,
+  Means,
   Nested,
   NestedList,
   Nullable,
@@ -33,7 +34,7 @@ class SealShape {
 }
 
 class ClampFaceShape {
-  @Text(20) face!: string;
+  @Means("Letter on the ring's face, or both.") @Text(20) face!: string;
   @OneOf(ARMOUR_TYPES) armour!: string;
   @RangeOf(POSITIVE) rangeMm!: number[];
 }
@@ -98,7 +99,10 @@ class SizeShape {
   @Nullable() @RangeOf(POSITIVE) armourLengthMm!: number[] | null;
   @Nullable() @Num(LENGTH) innerProudMm!: number | null;
   @Nullable() @Nested(() => PotShape) pot!: PotShape | null;
-  @Nullable() @Num(LENGTH) sealDepthMm!: number | null;
+  @Means("From the cut of armour or sheath to the seal's inner face.")
+  @Nullable()
+  @Num(LENGTH)
+  sealDepthMm!: number | null;
   @Nullable() @Nested(() => MineralPotShape) mineral!: MineralPotShape | null;
 }
 
@@ -121,7 +125,9 @@ class SheetShape {
   @Nullable() @Num({ min: 0, max: 1000 }) expectedBondOhm!: number | null;
   @Nullable() @Nested(() => CompoundShape) compound!: CompoundShape | null;
   @Nullable() @OneOf(['shroud', 'boot', 'none']) shroud!: string | null;
-  @NestedList(() => ChartRowShape) chart!: ChartRowShape[];
+  @Means('Size that the sheet proposes by cores and conductor area.')
+  @NestedList(() => ChartRowShape)
+  chart!: ChartRowShape[];
   @Nullable() @Nested(() => TransitSheetShape) transit!: TransitSheetShape | null;
 }
 

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { registerDecorator, ValidateIf, ValidateNested, type ValidationArguments } from 'class-validator';
+import { note, type Fragment } from './fragments';
 import { nameLetters, textLetters } from './letters';
 
 /** Bounds of a number; each is stated in the message when it is broken. */
@@ -17,8 +18,9 @@ export interface NumberBounds {
 /** Says what is wrong with a value, or null. A leading `.2|` names the place in a list. */
 type Fault = (value: unknown) => string | null;
 
-function rule(name: string, fault: Fault): PropertyDecorator {
-  return (target, property) =>
+function rule(name: string, schema: Fragment, fault: Fault): PropertyDecorator {
+  return (target, property) => {
+    note(target, property, { schema });
     registerDecorator({
       name,
       target: target.constructor,
@@ -28,6 +30,7 @@ function rule(name: string, fault: Fault): PropertyDecorator {
         defaultMessage: (args?: ValidationArguments) => fault(args?.value) ?? '',
       },
     });
+  };
 }
 
 const missing = (value: unknown): string | null =>
@@ -47,15 +50,38 @@ function numberFault(value: unknown, bounds: NumberBounds): string | null {
   return null;
 }
 
+/** The same bounds in the words of JSON Schema. */
+const numberSchema = ({ min, max, above, under, whole }: NumberBounds): Fragment => ({
+  type: whole ? 'integer' : 'number',
+  ...(min !== undefined && { minimum: min }),
+  ...(above !== undefined && { exclusiveMinimum: above }),
+  ...(max !== undefined && { maximum: max }),
+  ...(under !== undefined && { exclusiveMaximum: under }),
+});
+
+const textSchema = (most: number, blank = false): Fragment => ({
+  type: 'string',
+  ...(!blank && { minLength: 1 }),
+  maxLength: most,
+});
+
+const listSchema = (items: Fragment, atLeast = 0, length?: number): Fragment => ({
+  type: 'array',
+  items,
+  ...((length ?? atLeast) > 0 && { minItems: length ?? atLeast }),
+  ...(length !== undefined && { maxItems: length }),
+});
+
 /** A finite number within bounds. */
-export const Num = (bounds: NumberBounds = {}) => rule('num', (value) => numberFault(value, bounds));
+export const Num = (bounds: NumberBounds = {}) =>
+  rule('num', numberSchema(bounds), (value) => numberFault(value, bounds));
 
 /** A list of numbers, of a fixed or a least length; the first bad one is named by its place. */
 export const NumList = (
   bounds: NumberBounds,
   { length, atLeast = 1 }: { length?: number; atLeast?: number } = {},
 ) =>
-  rule('numList', (value) => {
+  rule('numList', listSchema(numberSchema(bounds), atLeast, length), (value) => {
     const wrong = listFault(value, length, atLeast);
     if (wrong) return wrong;
     return firstFault(value as unknown[], (item) => numberFault(item, bounds));
@@ -63,37 +89,41 @@ export const NumList = (
 
 /** A text that is not blank, trimmed, of at most some characters. */
 export const Text = (most = 200, { blank = false }: { blank?: boolean } = {}) =>
-  rule('text', (value) => textFault(value, most, blank));
+  rule('text', textSchema(most, blank), (value) => textFault(value, most, blank));
 
 /** What something is called: one line of letters that can be seen, of at most some characters. */
 export const Name = (most = 200) =>
-  rule('name', (value) => textFault(value, most, false) ?? nameLetters(value as string));
+  rule('name', textSchema(most), (value) => textFault(value, most, false) ?? nameLetters(value as string));
 
 /** A list of texts. */
 export const TextList = (most = 200, { atLeast = 0 }: { atLeast?: number } = {}) =>
-  rule('textList', (value) => {
+  rule('textList', listSchema(textSchema(most), atLeast), (value) => {
     const wrong = listFault(value, undefined, atLeast);
     return wrong ?? firstFault(value as unknown[], (item) => textFault(item, most, false));
   });
 
 /** One of a list of words. */
 export const OneOf = (words: readonly (string | number)[]) =>
-  rule('oneOf', (value) => wordFault(value, words));
+  rule('oneOf', { enum: words }, (value) => wordFault(value, words));
 
 /** A list of words out of a list. */
 export const SomeOf = (words: readonly string[], { atLeast = 0 }: { atLeast?: number } = {}) =>
-  rule('someOf', (value) => {
+  rule('someOf', listSchema({ enum: words }, atLeast), (value) => {
     const wrong = listFault(value, undefined, atLeast);
     return wrong ?? firstFault(value as unknown[], (item) => wordFault(item, words));
   });
 
 /** True or false. */
 export const Flag = () =>
-  rule('flag', (value) => missing(value) ?? (typeof value === 'boolean' ? null : 'must be true or false'));
+  rule(
+    'flag',
+    { type: 'boolean' },
+    (value) => missing(value) ?? (typeof value === 'boolean' ? null : 'must be true or false'),
+  );
 
 /** A range [lower, upper] with lower ≤ upper. */
 export const RangeOf = (bounds: NumberBounds) =>
-  rule('range', (value) => {
+  rule('range', listSchema(numberSchema(bounds), 2, 2), (value) => {
     const wrong =
       listFault(value, 2, 2) ?? firstFault(value as unknown[], (item) => numberFault(item, bounds));
     if (wrong) return wrong;
@@ -105,15 +135,14 @@ export const RangeOf = (bounds: NumberBounds) =>
 const FIRST_YEAR = 1950;
 const LAST_YEAR = 2199;
 
+const TIME = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d{1,3})?)?(Z|[+-]\d{2}:\d{2}))?$/;
+
 /** A calendar day or a time, ISO 8601. */
 export const Time = () =>
-  rule('time', (value) => {
+  rule('time', { type: 'string', pattern: TIME.source }, (value) => {
     const gone = missing(value);
     if (gone) return gone;
-    const ok =
-      typeof value === 'string' &&
-      /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d{1,3})?)?(Z|[+-]\d{2}:\d{2}))?$/.test(value) &&
-      !Number.isNaN(Date.parse(value));
+    const ok = typeof value === 'string' && TIME.test(value) && !Number.isNaN(Date.parse(value));
     if (!ok) return 'must be a date like 2026-03-04 or a time like 2026-03-04T10:15:00Z';
     const year = Number(value.slice(0, 4));
     return year >= FIRST_YEAR && year <= LAST_YEAR
@@ -121,25 +150,33 @@ export const Time = () =>
       : `must lie in the years ${FIRST_YEAR} to ${LAST_YEAR}`;
   });
 
+/** Texts as they were typed that one record may keep, and the characters of one. */
+const MOST_TYPED = 500;
+const TYPED_LETTERS = 40;
+
+const TYPED: Fragment = {
+  type: 'object',
+  description: 'Lengths as they were typed, by dotted path.',
+  maxProperties: MOST_TYPED,
+  additionalProperties: textSchema(TYPED_LETTERS),
+};
+
 /** Texts by path, as they were typed; may be left out. */
 export const TypedTexts = (): PropertyDecorator => (target, property) => {
-  ValidateIf((object: Record<string, unknown>) => object[property as string] !== undefined)(
-    target,
-    property as string,
-  );
-  rule('typedTexts', (value) => {
+  Optional()(target, property);
+  rule('typedTexts', TYPED, (value) => {
     const wrong = recordFault(value);
     if (wrong) return wrong;
     const texts = Object.values(value as object);
-    return texts.length <= 500 && texts.every((text) => textFault(text, 40, false) === null)
+    return texts.length <= MOST_TYPED && texts.every((text) => textFault(text, TYPED_LETTERS, false) === null)
       ? null
-      : 'must hold at most 500 short texts';
+      : `must hold at most ${MOST_TYPED} short texts`;
   })(target, property);
 };
 
 /** A time zone by its IANA name, e.g. Europe/London. */
 export const TimeZone = () =>
-  rule('timeZone', (value) => {
+  rule('timeZone', textSchema(60), (value) => {
     const wrong = textFault(value, 60, false);
     if (wrong) return wrong;
     try {
@@ -151,24 +188,46 @@ export const TimeZone = () =>
   });
 
 /** May be left out; when it is there, it is checked by the other decorators. */
-export const Optional = (): PropertyDecorator => (target, property) =>
+export const Optional = (): PropertyDecorator => (target, property) => {
+  note(target, property, { optional: true });
   ValidateIf((object: Record<string, unknown>) => object[property as string] !== undefined)(
     target,
     property as string,
   );
+};
 
 /** Null is allowed; everything else is checked by the other decorators. */
-export const Nullable = (): PropertyDecorator => (target, property) =>
+export const Nullable = (): PropertyDecorator => (target, property) => {
+  note(target, property, { nullable: true });
   ValidateIf((object: Record<string, unknown>) => object[property as string] !== null)(
     target,
     property as string,
   );
+};
+
+/** One word may stand in place of what the other decorators check. */
+export const OrWord =
+  (word: string): PropertyDecorator =>
+  (target, property) => {
+    note(target, property, { word });
+    ValidateIf((object: Record<string, unknown>) => object[property as string] !== word)(
+      target,
+      property as string,
+    );
+  };
+
+/** What a field holds, where its name does not say it all; stands in the published formats. */
+export const Means =
+  (description: string): PropertyDecorator =>
+  (target, property) =>
+    note(target, property, { description });
 
 /** An object of a class: neither null, nor a list in its place. */
 export const Nested =
   (shape: () => new () => object): PropertyDecorator =>
   (target, property) => {
-    rule('nested', (value) => missing(value) ?? recordFault(value))(target, property);
+    rule('nested', {}, (value) => missing(value) ?? recordFault(value))(target, property);
+    note(target, property, { of: shape });
     ValidateNested()(target, property as string);
     Type(shape)(target, property as string);
   };
@@ -179,23 +238,43 @@ export const NestedList =
   (target, property) => {
     rule(
       'nestedList',
+      listSchema({}, atLeast),
       (value) => listFault(value, undefined, atLeast) ?? firstFault(value as unknown[], recordFault),
     )(target, property);
+    note(target, property, { of: shape });
     ValidateNested({ each: true })(target, property as string);
     Type(shape)(target, property as string);
   };
 
+const ID = /^[A-Za-z0-9][A-Za-z0-9_.:-]{0,63}$/;
+const ID_SCHEMA: Fragment = { type: 'string', pattern: ID.source };
+
 /** An id: letters, digits and -_.: up to 64. */
-export const IdText = () => rule('id', idFault);
+export const IdText = () => rule('id', ID_SCHEMA, idFault);
+
+const SHA_256 = /^[0-9a-f]{64}$/;
+
+/** A SHA-256 in lower-case hexadecimal digits. */
+export const Hash = () =>
+  rule('hash', { type: 'string', pattern: SHA_256.source }, (value) =>
+    typeof value === 'string' && SHA_256.test(value) ? null : 'must be a SHA-256 in hexadecimal digits',
+  );
+
+/** Whatever a format leaves to whoever reads it: facts of a finding, a frozen body. */
+export const Whatever = (schema: Fragment = {}) => rule('whatever', schema, () => null);
 
 /** A list of ids. */
 export const IdList = () =>
-  rule('idList', (value) => listFault(value, undefined, 0) ?? firstFault(value as unknown[], idFault));
+  rule(
+    'idList',
+    listSchema(ID_SCHEMA),
+    (value) => listFault(value, undefined, 0) ?? firstFault(value as unknown[], idFault),
+  );
 
 function idFault(value: unknown): string | null {
   const gone = missing(value);
   if (gone) return gone;
-  const ok = typeof value === 'string' && /^[A-Za-z0-9][A-Za-z0-9_.:-]{0,63}$/.test(value);
+  const ok = typeof value === 'string' && ID.test(value);
   return ok ? null : 'must be an id of letters, digits and -_.: (at most 64)';
 }
 

@@ -6,7 +6,6 @@ import { TEMPERATURE_CLASSES } from '../core/hazard/temperature';
 import { KIND_IDS } from '../core/record/kind-ids';
 import { GRADES, INSTRUMENT_KINDS, RACEWAY_MEANS, UNITS, WEATHERS } from '../core/record/types';
 import { SHIPPED } from '../core/rulebook/references';
-import { ValidateIf } from 'class-validator';
 import {
   Name,
   Flag,
@@ -18,6 +17,8 @@ import {
   Num,
   OneOf,
   Optional,
+  OrWord,
+  Means,
   RangeOf,
   SomeOf,
   Text,
@@ -62,7 +63,7 @@ class AreaShape {
   @Nested(() => Outline) outlineM!: Outline;
   @Num(PLACE_M) levelM!: number;
   @Nullable()
-  @ValidateIf((area: AreaShape) => area.division !== 'unclassified')
+  @OrWord('unclassified')
   @Nested(() => DivisionShape)
   division!: DivisionShape | 'unclassified' | null;
   @Optional() @Nullable() @Nested(() => BesideShape) beside?: BesideShape | null;
@@ -210,7 +211,10 @@ class EntryShape {
   @Nullable() @IdText() cable!: string | null;
   @Nullable() @Num(LENGTH) washerMm!: number | null;
   @Nullable() @NestedList(() => AdaptorShape) adaptors!: AdaptorShape[] | null;
-  @Nullable() @Num(LENGTH) tailMm!: number | null;
+  @Means('Conductors beyond the inner sheath, slack included.')
+  @Nullable()
+  @Num(LENGTH)
+  tailMm!: number | null;
   @Nullable() @Nested(() => FrameShape) frame!: FrameShape | null;
   @Optional() @Nullable() @Nested(() => CompartmentShape) compartment?: CompartmentShape | null;
   @Optional() @Nullable() @Flag() sealingDevice?: boolean | null;

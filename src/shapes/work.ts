@@ -1,10 +1,12 @@
+import { HAZARDS } from '../core/defects/severity';
 import { INSULATION_STAGES } from '../core/mineral/insulation';
-import { GRADES, HABITS, SEAL_FATES } from '../core/record/types';
+import { DEFECT_STATES, GRADES, HABITS, SEAL_FATES } from '../core/record/types';
 import {
   Name,
   Flag,
   IdList,
   IdText,
+  Means,
   Nested,
   NestedList,
   Nullable,
@@ -62,7 +64,7 @@ export class TakeShape {
   @IdText() entry!: string;
   @IdText() round!: string;
   @Text(40) place!: string;
-  @Num({ min: 0, max: 1e6 }) value!: number;
+  @Means('In the unit of the place: mm, Ω, turns, N·m or °C.') @Num({ min: 0, max: 1e6 }) value!: number;
   @Text(40) typed!: string;
   @Nullable() @OneOf(['caliper', 'tape']) method!: string | null;
   @IdText() instrument!: string;
@@ -92,7 +94,7 @@ export class PourShape {
   @Nullable() @Time() expires!: string | null;
   @Nullable() @Flag() ratioKept!: boolean | null;
   @Time() mixedAt!: string;
-  @Nullable() @Time() packedAt!: string | null;
+  @Means('Null while it is mixed and not packed.') @Nullable() @Time() packedAt!: string | null;
   @Nullable() @Num({ min: -100, max: 200 }) temperatureC!: number | null;
   @Nullable() @Num({ min: -100, max: 200 }) lowestC!: number | null;
   @Nullable() @Time() lookedAt!: string | null;
@@ -233,7 +235,7 @@ class SentenceShape {
 }
 
 /** Findings as they were shown. */
-class SaidShape {
+export class SaidShape {
   @Text(10) language!: string;
   @NestedList(() => SentenceShape) sentences!: SentenceShape[];
 }
@@ -248,7 +250,7 @@ export class SealShape {
 class Observation {
   @Text(500) statement!: string;
   @Num({ min: 1, max: 4, whole: true }) consequence!: number;
-  @OneOf(['explosion', 'shock', 'record']) hazard!: string;
+  @OneOf(HAZARDS) hazard!: string;
 }
 
 export class RaiseShape {
@@ -265,7 +267,7 @@ export class RaiseShape {
 
 export class DefectSetShape {
   @Nullable() @Name(80) owner!: string | null;
-  @OneOf(['open', 'assigned', 'done', 'proven']) state!: string;
+  @OneOf(DEFECT_STATES) state!: string;
   @Text(1000, { blank: true }) action!: string;
   @Num({ min: 1, max: 4, whole: true }) severity!: number;
   @Text(500, { blank: true }) severityReason!: string;

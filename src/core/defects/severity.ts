@@ -2,7 +2,8 @@ import { clamp } from '../quantity/compare';
 import type { Level } from '../hazard/level';
 
 /** What a defect threatens: an explosion, a shock, or only the record. */
-export type Hazard = 'explosion' | 'shock' | 'record';
+export const HAZARDS = ['explosion', 'shock', 'record'] as const;
+export type Hazard = (typeof HAZARDS)[number];
 
 /** 4 make safe now · 3 within 7 days · 2 within 90 days · 1 next shutdown or 12 months. */
 export type Severity = 1 | 2 | 3 | 4;

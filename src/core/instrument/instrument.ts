@@ -51,11 +51,13 @@ export interface InstrumentFields {
 }
 
 /** Faults of a measurement, not of what was measured. */
-export type ReadingFault =
-  | 'past-calibration'
-  | 'outside-span'
-  | 'found-out'
-  | 'wrong-kind'
-  | 'no-instrument'
-  | 'before-round'
-  | 'in-future';
+export const READING_FAULTS = [
+  'past-calibration',
+  'outside-span',
+  'found-out',
+  'wrong-kind',
+  'no-instrument',
+  'before-round',
+  'in-future',
+] as const;
+export type ReadingFault = (typeof READING_FAULTS)[number];

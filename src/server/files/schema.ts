@@ -1,9 +1,16 @@
 import { Ajv, type ErrorObject } from 'ajv';
-import certificateSchema from '../../../docs/schemas/certificate.schema.json';
-import siteSchema from '../../../docs/schemas/site.schema.json';
+import { certificateSchema, siteSchema } from '../../shapes/published';
 
 const ajv = new Ajv({ allErrors: true, strict: false });
-const SCHEMAS = { certificate: ajv.compile(certificateSchema), site: ajv.compile(siteSchema) };
+const SCHEMAS = { certificate: ajv.compile(certificateSchema()), site: ajv.compile(siteSchema()) };
+
+/** The published formats by name, as the text of their files in `docs/schemas`. */
+export const PUBLISHED = {
+  certificate: (): string => textOf(certificateSchema()),
+  site: (): string => textOf(siteSchema()),
+};
+
+const textOf = (schema: object): string => `${JSON.stringify(schema, null, 2)}\n`;
 
 /** What is wrong in a file: where, and what to do about it. */
 export interface FileFault {

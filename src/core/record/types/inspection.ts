@@ -50,7 +50,8 @@ export interface FrozenBody extends Base {
   body: unknown;
 }
 
-export type DefectState = 'open' | 'assigned' | 'done' | 'proven';
+export const DEFECT_STATES = ['open', 'assigned', 'done', 'proven'] as const;
+export type DefectState = (typeof DEFECT_STATES)[number];
 
 export interface Defect extends Base {
   entry: Id;
