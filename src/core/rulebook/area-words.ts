@@ -1,7 +1,17 @@
 import type { Area } from '../record/types';
-import { notApplicable, unread } from './check';
+import { saying } from './check';
 import type { Classified } from './classified';
 import type { Aspect } from '../record/finding';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'area.unclassified': { area: string };
+  'area.no-zone': { area: string };
+  'area.beside': { area: string };
+  'area.division': { area: string };
+  'area.dust-group': { area: string };
+};
+const { unread, notApplicable } = saying<Says>();
 
 /** Why an area asks for nothing, or nobody can say what it asks for; null where it is classified. */
 export function withoutHazard(where: Classified, { name }: Pick<Area, 'name'>): Aspect | null {

@@ -1,12 +1,42 @@
 import type { Kind } from '../kinds/kind';
 import { isLater } from '../instrument/calibration';
+import type { ReadingFault } from '../instrument/instrument';
 import { type BlockState, type SideFault, type SideState } from './transit-found';
-import { conforms, fails, marginal, unread, type Check } from './check';
+import { type Check, saying, type Keyed, type None } from './check';
 import { kindOf, type Context } from './dossier';
 import type { Aspect, Facts } from '../record/finding';
 import { asksFor } from './grades';
 import { judgeLook } from './look';
 import type { OpeningState } from './transit-records';
+
+/** Where a block sits; a cable in sealant has no column. */
+export type OfBlock = { opening: string; row: number; column?: number; index?: number };
+/** The cable that a block holds. */
+export type OfCable = OfBlock & { cable: string | null };
+/** One side of it: on its jacket or on its armour. */
+export type OfSide = OfCable & { side: string };
+
+/** What it says, and the facts of each. */
+type Says = Keyed<'t', ReadingFault, OfSide & { instrument: string; until: string }> & {
+  't.no-size': OfCable & { sizeMm: number };
+  't.no-armour-side': OfCable & { limitOhm?: number };
+  'e01.no-certificate': None;
+  't.no-sheet': { sheet: string };
+  't.no-frame': None;
+  't.no-packing': None;
+  't.unpacked': { opening: string };
+  't.twice': { opening: string; cable: string };
+  't.plug-and-cables': { opening: string; cable: string };
+  't.future': { at: string };
+  't.not-measured': OfSide;
+  't.disagree': OfSide & { said: string };
+  't.few': OfSide & { meanMm: number; uncertaintyMm: number; readings: number };
+  't.repeatability': OfSide & { meanMm: number; uncertaintyMm: number; instrument: string };
+  't05.two-sides': None;
+};
+const { marginal, unread } = saying<Says>();
+/** Keys that the checks of one fault give for themselves. */
+const given = saying<Record<string, Facts>>();
 
 /** Whether a kind holds its cables between blocks. */
 export const ofBlocks = ({ transit }: Kind): boolean => transit === 'blocks' || transit === 'bonded';
@@ -14,7 +44,7 @@ export const ofBlocks = ({ transit }: Kind): boolean => transit === 'blocks' || 
 /** A rule over every side of every block that holds a cable; a hole that nobody packed leaves it open. */
 function overSides(
   context: Context,
-  judge: (side: SideState, facts: Facts, state: BlockState) => Aspect | null,
+  judge: (side: SideState, facts: OfSide, state: BlockState) => Aspect | null,
   sound: string,
 ): Aspect[] {
   const none = noRecord(context);
@@ -39,17 +69,17 @@ function overSides(
         aspects.push(unread('t.no-armour-side', ofCable(frame.label, state), 'settle.armour-side'));
     }
   }
-  return aspects.length > 0 ? aspects : [conforms(sound, { count })];
+  return aspects.length > 0 ? aspects : [given.conforms(sound, { count })];
 }
 
-export const where = (opening: string, { row, column, index }: BlockState): Facts => ({
+export const where = (opening: string, { row, column, index }: BlockState): OfBlock => ({
   opening,
   row: row + 1,
   column: column + 1,
   index: index + 1,
 });
 
-const ofCable = (opening: string, state: BlockState): Facts => ({
+const ofCable = (opening: string, state: BlockState): OfCable => ({
   ...where(opening, state),
   cable: state.cable?.tag ?? state.block.cable,
 });
@@ -93,7 +123,7 @@ export function outOfSight({ looks, grade }: Context): boolean {
   return said?.answer === 'part' && said.note.trim() !== '' && !asksFor(grade, 'detailed');
 }
 
-export type Judge = (context: Context, side: SideState, facts: Facts, state: BlockState) => Aspect | null;
+export type Judge = (context: Context, side: SideState, facts: OfSide, state: BlockState) => Aspect | null;
 
 export const sides = (head: Pick<Check, 'id' | 'basis'>, sound: string, judge: Judge): Check => ({
   ...head,
@@ -109,18 +139,18 @@ export const sides = (head: Pick<Check, 'id' | 'basis'>, sound: string, judge: J
 export const faulted = (
   context: Context,
   side: SideState,
-  facts: Facts,
+  facts: OfSide,
   of: readonly SideFault[],
   key: string,
 ): Aspect | null => {
   const hit = side.faults.find((one) => of.includes(one));
-  return hit ? fails(`${key}.${hit}`, { ...facts, ...numbers(context, side) }) : null;
+  return hit ? given.fails(`${key}.${hit}`, { ...facts, ...numbers(context, side) }) : null;
 };
 
-export const uncounted = (context: Context, side: SideState, facts: Facts, key: string): Aspect | null =>
-  side.layers === null && !outOfSight(context) ? unread(`${key}.unread`, facts, 'settle.layers') : null;
+export const uncounted = (context: Context, side: SideState, facts: OfSide, key: string): Aspect | null =>
+  side.layers === null && !outOfSight(context) ? given.unread(`${key}.unread`, facts, 'settle.layers') : null;
 
-function numbers({ certificate }: Context, { cable, layers, found, right }: SideState): Facts {
+function numbers({ certificate }: Context, { cable, layers, found, right }: SideState) {
   const { gapMm, maxLayerDifference } = certificate!.sheet.transit!;
   return {
     meanMm: cable?.meanMm ?? 0,
@@ -138,7 +168,7 @@ function numbers({ certificate }: Context, { cable, layers, found, right }: Side
 /** Why a diameter settles nothing: nothing measured, readings that do not count or contradict each other, too few of them. */
 export function diameterOpen(
   { open, cable }: Pick<SideState, 'open' | 'cable'>,
-  facts: Facts,
+  facts: OfSide,
 ): Aspect | null {
   if (!open) return null;
   const said = { ...facts, meanMm: cable?.meanMm ?? 0, uncertaintyMm: cable?.expandedUncertaintyMm ?? 0 };

@@ -42,31 +42,54 @@ const aspect = (
   settle: string | null,
 ): Aspect => ({ outcome, key, facts, marginMm, settle });
 
-/** An aspect that holds. */
-export const conforms = (key: string, facts: Facts = {}, marginMm: number | null = null): Aspect =>
-  aspect('conforms', key, facts, marginMm, null);
+/** A sentence without facts. */
+export type None = Record<string, never>;
 
-/** An aspect that does not hold. */
-export const fails = (key: string, facts: Facts = {}, marginMm: number | null = null): Aspect =>
-  aspect('fails', key, facts, marginMm, null);
+/** Keys that end alike, with the same facts; the first part is whose they are. */
+export type Keyed<First extends string, Last extends string, F = Facts> = {
+  [L in Last as `${First}.${L}`]: F;
+};
 
-/** An aspect too near its limit; `settle` says what would decide it. */
-export const marginal = (key: string, facts: Facts, settle: string, marginMm: number | null = null): Aspect =>
-  aspect('marginal', key, facts, marginMm, settle);
+/** What a check can say: the facts of each key. The facts may be left out where there are none. */
+type Told<S, K extends keyof S> = S[K] extends None ? [facts?: None] : [facts: S[K]];
 
-/** An aspect that the record cannot answer; the sentence says what is missing. */
-export const unread = (key: string, facts: Facts = {}, settle: string | null = null): Aspect =>
-  aspect('unread', key, facts, null, settle);
+/** Constructors of aspects, which take the keys and facts of one check and no others. */
+interface Constructors<S> {
+  /** An aspect that holds. */
+  conforms<K extends keyof S & string>(
+    key: K,
+    ...rest: [...told: Told<S, K>, marginMm?: number | null]
+  ): Aspect;
+  /** An aspect that does not hold. */
+  fails<K extends keyof S & string>(key: K, ...rest: [...told: Told<S, K>, marginMm?: number | null]): Aspect;
+  /** An aspect too near its limit; `settle` says what would decide it. */
+  marginal<K extends keyof S & string>(key: K, facts: S[K], settle: string, marginMm?: number | null): Aspect;
+  /** An aspect that the record cannot answer; the sentence says what is missing. */
+  unread<K extends keyof S & string>(key: K, ...rest: [...told: Told<S, K>, settle?: string | null]): Aspect;
+  /** An aspect that a positive fact of the record rules out. */
+  notApplicable<K extends keyof S & string>(key: K, ...rest: Told<S, K>): Aspect;
+}
+
+const CONSTRUCTORS = {
+  conforms: (key: string, facts: Facts = {}, marginMm: number | null = null) =>
+    aspect('conforms', key, facts, marginMm, null),
+  fails: (key: string, facts: Facts = {}, marginMm: number | null = null) =>
+    aspect('fails', key, facts, marginMm, null),
+  marginal: (key: string, facts: Facts, settle: string, marginMm: number | null = null) =>
+    aspect('marginal', key, facts, marginMm, settle),
+  unread: (key: string, facts: Facts = {}, settle: string | null = null) =>
+    aspect('unread', key, facts, null, settle),
+  notApplicable: (key: string, facts: Facts = {}) => aspect('not-applicable', key, facts, null, null),
+};
+
+/** What makes the aspects of a check: `Says` names every key that it can say, and the facts of each. */
+export const saying = <Says>(): Constructors<Says> => CONSTRUCTORS as unknown as Constructors<Says>;
 
 /** A fact that nobody recorded, e.g. "the wall thickness" of "JB-204". */
 export const blank = (what: string, of: string | { entry: string }, settle: string): Aspect =>
-  unread(
+  CONSTRUCTORS.unread(
     'record.blank',
     typeof of === 'string' ? { what, of } : { what, ...of },
     // The certificate is there; what it says has to be copied.
     settle === 'settle.certificate' ? 'settle.certificate-facts' : settle,
   );
-
-/** An aspect that a positive fact of the record rules out. */
-export const notApplicable = (key: string, facts: Facts = {}): Aspect =>
-  aspect('not-applicable', key, facts, null, null);

@@ -3,12 +3,22 @@ import { taskOfJoint } from '../kinds/joints';
 import { measures } from '../kinds/kinds';
 import { jointAnswer, jointGrade, jointSeen } from '../kinds/joints';
 import type { Joint } from '../record/types';
-import { notApplicable, unread } from './check';
+import { type None, saying } from './check';
 import { groupsOf, kindOf, type Context } from './dossier';
 import { asksFor } from './grades';
 import type { Aspect } from '../record/finding';
 import { judgeValues } from './judge-value';
 import { judgeLook } from './look';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e12.no-seal': { size: string; sheet: string };
+  'joint.no-school': { part: string; sheet: string };
+  'joint.by-gap': { part: string };
+  'joint.no-limits': { part: string; school: string; sheet: string };
+};
+const { unread, notApplicable } = saying<Says>();
 
 /**
  * Joints of an entry, each by the school that its sheet names: turns, faces, gap, torque or grip.

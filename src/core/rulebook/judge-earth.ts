@@ -1,7 +1,11 @@
 import { atMost, below } from '../quantity/compare';
-import { conforms, fails, marginal, unread } from './check';
+import { saying, type Keyed } from './check';
 import type { Context } from './dossier';
 import type { Aspect, Facts } from '../record/finding';
+
+/** What it says of whose path it is; the names of the thing come with the task. */
+type Says = Keyed<string, 'over' | 'path-unknown' | 'parallel' | 'low' | 'far' | 'close' | 'agrees'>;
+const { conforms, fails, marginal, unread } = saying<Says>();
 
 /** A resistance of the earth path as it was measured, Ω. */
 export interface EarthReading {

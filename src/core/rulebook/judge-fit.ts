@@ -1,7 +1,7 @@
 import { below } from '../quantity/compare';
 import { conformity, fitVerdict } from '../measuring/fit';
 import { DECISIVE_READINGS, type Diameter } from '../measuring/diameter';
-import { conforms, fails, marginal, unread } from './check';
+import { saying } from './check';
 import {
   diameterOf,
   groupsOf,
@@ -11,11 +11,48 @@ import {
   type Context,
   type ReadingGroup,
 } from './dossier';
-import { isWorse, type Aspect, type Facts } from '../record/finding';
+import { isWorse, type Aspect } from '../record/finding';
 import { faultOfGroup } from './judge-value';
 import { judgeLook } from './look';
 import { countedGroups, type Weighed } from './readings';
 import type { FitTask } from '../kinds/situation';
+
+/** What is measured, and on which face of the ring where that decides. */
+type OfPart = { part: string; face?: string; armour?: string };
+/** What was found of it against its range. */
+type OfFit = OfPart & {
+  lowMm: number;
+  highMm: number;
+  meanMm: number;
+  minMm: number;
+  maxMm: number;
+  uncertaintyMm: number;
+  readings: number;
+  instrument: string;
+  marginMm: number;
+  rule: string;
+  /** By how much it lies outside its range. */
+  excessMm?: number;
+};
+
+/** What it says, and the facts of each. */
+type Says = {
+  'fit.no-readings': OfPart & { lowMm: number; highMm: number };
+  'place.disagree': OfPart & { said: string };
+  'fit.undecidable': OfFit;
+  'fit.above': OfFit;
+  'fit.below': OfFit;
+  'fit.ovality-unknown': OfFit;
+  'fit.oval': OfFit & { ovalityPct: number; allowedPct: number };
+  'fit.marginal': OfFit;
+  'fit.few-readings': OfFit & { missing: number };
+  'fit.repeatability-unknown': OfFit & { missing: number };
+  'fit.probability': OfFit & { probability: number };
+  'fit.inside': OfFit;
+  'fit.ovality-hidden': OfFit & { allowancePct: number; allowedPct: number };
+  'fit.flats-unseen': OfFit & { allowancePct: number; allowedPct: number };
+};
+const { conforms, fails, marginal, unread } = saying<Says>();
 
 /** Probability of conformity that an ignition-critical entry needs without a guard band. Chosen: the usual level of confidence (JCGM 106). */
 const WANTED_PROBABILITY = 0.95;
@@ -52,11 +89,11 @@ export const countedDiameters = (context: Context, place: string, soft: boolean)
   countedGroups(groupsOf(context, place), (group) => weighDiameter(context, group, soft));
 
 /** What the range belongs to, as facts of a finding. */
-const partFacts = ({ part, on }: FitTask): Facts => (on ? { part, ...on } : { part });
+const partFacts = ({ part, on }: FitTask): OfPart => (on ? { part, ...on } : { part });
 
 /** Readings of one place that do not meet each other: measured again, one of them is struck out. */
 function disagree(
-  part: Facts,
+  part: OfPart,
   groups: readonly ReadingGroup[],
   of: (group: ReadingGroup) => Pick<Diameter, 'meanMm' | 'expandedUncertaintyMm'>,
 ): Aspect {
@@ -77,7 +114,7 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
   const rule = context.site.acceptance;
   const result = fitVerdict(rangeMm, d, rule);
   const margin = Math.min(result.marginLowMm, result.marginHighMm);
-  const facts: Facts = {
+  const facts: OfFit = {
     part,
     lowMm,
     highMm,
@@ -114,7 +151,7 @@ function judgeGroup(context: Context, task: FitTask, group: ReadingGroup, ovalit
 }
 
 /** A diameter inside its range: sound once it is decisive, and probable enough where it matters most. */
-function inside(context: Context, task: FitTask, d: Diameter, facts: Facts, margin: number): Aspect {
+function inside(context: Context, task: FitTask, d: Diameter, facts: OfFit, margin: number): Aspect {
   const rule = context.site.acceptance;
   if (!d.decisive) {
     const few = d.n < DECISIVE_READINGS;
@@ -140,7 +177,7 @@ function inside(context: Context, task: FitTask, d: Diameter, facts: Facts, marg
  * A tape hides whether a cable is round: the site's allowance stands for its ovality, and a look for flats is
  * asked. Null where both hold.
  */
-function judgeHiddenOvality(context: Context, facts: Facts, allowedPct: number): Aspect | null {
+function judgeHiddenOvality(context: Context, facts: OfFit, allowedPct: number): Aspect | null {
   const { ovalityAllowancePct } = context.site;
   const found = { ...facts, allowancePct: ovalityAllowancePct, allowedPct };
   if (below(allowedPct, ovalityAllowancePct)) return unread('fit.ovality-hidden', found, 'settle.caliper');

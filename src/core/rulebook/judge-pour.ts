@@ -2,9 +2,49 @@ import { compoundTimes } from '../gland/compound';
 import { atMost, below } from '../quantity/compare';
 import type { CompoundData, Pour } from '../record/types';
 import { isLater } from '../instrument/calibration';
-import { conforms, fails, unread } from './check';
+import { type None, saying } from './check';
 import type { Context } from './dossier';
-import type { Aspect, Facts } from '../record/finding';
+import type { Aspect } from '../record/finding';
+
+type OfMoments = { name: string; mixedAt: string; packedAt: string | null; lookedAt: string | null };
+type OfPour = {
+  name: string;
+  batch: string;
+  expires: string;
+  mixedAt: string;
+  packedAt: string | null;
+  temperatureC: number | null;
+};
+type OfRatio = OfPour & { ratio: string };
+type OfTime = OfPour & { workingMin: number; tookMin: number };
+type OfCure = { name: string; lookAt: string; lowestC: number | null };
+type OfCureSeen = { name: string; lookAt: string; lowestC: number | null; lookedAt: string | null };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'pour.no-sheet': { sheet: string; what: string };
+  'pour.none': { name: string };
+  'pour.order': OfMoments;
+  'pour.future': OfMoments;
+  'pour.no-batch': OfPour;
+  'pour.no-expiry': OfPour;
+  'pour.expired': OfPour;
+  'pour.ratio-unknown': OfRatio;
+  'pour.ratio': OfRatio;
+  'pour.no-temperature': OfPour | OfCure;
+  'pour.too-cold': OfPour & { minimumC: number };
+  'pour.not-packed': OfPour | OfCure;
+  'pour.in-time': OfTime;
+  'pour.too-late': OfTime;
+  'pour.no-lowest': OfCure;
+  'pour.cure-stopped': { name: string; lookAt: string; lowestC: number | null; minimumC: number };
+  'pour.curing': OfCure;
+  'pour.not-looked': OfCure;
+  'pour.looked-too-early': OfCureSeen;
+  'pour.cured': OfCureSeen;
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** A minute in milliseconds. */
 const MINUTE_MS = 60_000;
@@ -90,7 +130,7 @@ function outOfOrder(
 function judgeMixing(compound: CompoundData, pour: Pour, aspects: Aspect[]): void {
   const { batch, expires, ratioKept, temperatureC, mixedAt, packedAt } = pour;
   const { name } = compound;
-  const facts: Facts = { name, batch: batch ?? '', expires: expires ?? '', mixedAt, packedAt, temperatureC };
+  const facts = { name, batch: batch ?? '', expires: expires ?? '', mixedAt, packedAt, temperatureC };
   if (batch === null) aspects.push(fails('pour.no-batch', facts));
   if (expires === null) aspects.push(fails('pour.no-expiry', facts));
   else if (mixedAt.slice(0, 10) > expires.slice(0, 10)) aspects.push(fails('pour.expired', facts));
@@ -111,9 +151,8 @@ function judgeMixing(compound: CompoundData, pour: Pour, aspects: Aspect[]): voi
   }
   const workingMin = (moments.stiff - Date.parse(mixedAt)) / MINUTE_MS;
   const tookMin = (Date.parse(packedAt) - Date.parse(mixedAt)) / MINUTE_MS;
-  facts.workingMin = workingMin;
-  facts.tookMin = tookMin;
-  aspects.push(atMost(tookMin, workingMin) ? conforms('pour.in-time', facts) : fails('pour.too-late', facts));
+  const timed = { ...facts, workingMin, tookMin };
+  aspects.push(atMost(tookMin, workingMin) ? conforms('pour.in-time', timed) : fails('pour.too-late', timed));
 }
 
 /** Looked at before the cure is a look at soft compound; nobody has looked before the time is up. */

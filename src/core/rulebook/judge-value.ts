@@ -1,10 +1,32 @@
+import type { ReadingFault } from '../instrument/instrument';
 import { atMost, below } from '../quantity/compare';
-import { conforms, fails, marginal, unread } from './check';
+import { saying, type Keyed } from './check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from './dossier';
 import type { Aspect, Facts } from '../record/finding';
 import { passedOver } from './passed-over';
 import { countedGroups, type Weighed } from './readings';
 import type { ValueTask } from '../kinds/situation';
+
+type OfValue = {
+  part?: string;
+  unit: string;
+  low: number | null;
+  high: number | null;
+  uncertainty: number;
+  value: number;
+  excess: number;
+};
+
+/** What it says, and the facts of each. */
+type Says = Keyed<'measured', ReadingFault> & {
+  'value.none': { part?: string; unit: string; low: number | null; high: number | null };
+  'place.disagree': { part?: string; said: string };
+  'value.under': OfValue;
+  'value.over': OfValue;
+  'value.inside': OfValue;
+  'value.close': OfValue;
+};
+const { conforms, fails, marginal, unread } = saying<Says>();
 
 /** Every reading of a place against its limits, by the site's rule for readings near a limit. */
 export function judgeValues(context: Context, task: ValueTask): Aspect[] {
@@ -55,7 +77,7 @@ function judgeGroup({ site }: Context, task: ValueTask, group: ReadingGroup): As
   const uncertainty = singleUncertainty(group.instrument);
   const benefit = site.acceptance === 'guarded-reject' ? uncertainty : 0;
   const guard = site.acceptance === 'guarded' ? uncertainty : 0;
-  const facts = (value: number, excess: number): Facts => ({
+  const facts = (value: number, excess: number) => ({
     part,
     unit,
     low,

@@ -2,11 +2,23 @@ import { isLater } from '../instrument/calibration';
 import { lookOf } from '../kinds/kinds';
 import type { LookQuestion } from '../kinds/look';
 import { conditionLook, conditionNumber } from '../kinds/worked-looks';
-import { conforms, fails, unread } from './check';
+import { saying } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from '../record/finding';
 import { passedOver } from './passed-over';
 import { titleFacts } from '../kinds/worded';
+
+type OfAnswer = { look: string; title?: string; answer: string; by: string; joint?: string };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'look.future': { look?: string; title?: string; at: string; joint?: string; number?: number };
+  'look.unknown': { look: string };
+  'look.none': { look: string; title?: string; joint?: string };
+  'look.good': OfAnswer;
+  'look.bad': OfAnswer;
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** The question of a look: of the kind, or the tick of a special condition of the certificate. */
 function questionOf({ entry, certificate }: Context, look: string): LookQuestion | null {

@@ -1,12 +1,52 @@
 import { stateWhenRead } from './cable-tests';
+import type { ReadingFault } from '../instrument/instrument';
 import { COLDEST_C, HOTTEST_C } from '../mineral/insulation';
 import { isLater } from '../instrument/calibration';
 import type { InsulationTest } from '../record/types';
 import { coreCount } from '../kinds/situation';
-import { conforms, fails, unread } from './check';
+import { saying, type Keyed, type None } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from '../record/finding';
 import { testBefore, testsAfter, worstPair } from './mineral-records';
+
+type OfShort = {
+  when: string;
+  at: string;
+  thresholdMegohm: number;
+  pair: string;
+  megohm: number;
+  pairs: string;
+};
+
+type OfFault = { part: string; when: string; instrument: string; until: string };
+
+/** What it says, and the facts of each. */
+type Says = Keyed<'measured', ReadingFault, OfFault> & {
+  'm.short': OfShort;
+  'cable.none': None;
+  'm.not-recorded': { cable: string };
+  'm.unnamed': { cable: string; cores: number; names: number };
+  'm.future': { when: string; at: string };
+  'm.invalid': {
+    when: string;
+    at: string;
+    thresholdMegohm: number;
+    why: string;
+    pairs: string;
+    temperatureC: number;
+  };
+  'm.damp': OfShort;
+  'm.pairs': { when: string; at: string; thresholdMegohm: number; pairs: string };
+  'm.sound': {
+    when: string;
+    at: string;
+    thresholdMegohm: number;
+    pair: string;
+    megohm: number;
+    pairs: number;
+  };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** The test by which the end was sealed; null before, or where there is no mineral-insulated cable. */
 export const beforeOf = ({ mineral, entry, cable }: Context): InsulationTest | null =>

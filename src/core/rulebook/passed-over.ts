@@ -1,8 +1,14 @@
 import { lookOf, placeOf } from '../kinds/kinds';
 import { titleFacts } from '../kinds/worded';
-import { unread } from './check';
+import { saying } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from '../record/finding';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'hold.skipped': { title?: string; by: string; reason: string };
+};
+const { unread } = saying<Says>();
 
 /** Says that an unanswered place or look is a hold point that was passed over; null where it is not. */
 export function passedOver({ skipped, entry }: Context, id: string): Aspect | null {

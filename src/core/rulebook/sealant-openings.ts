@@ -1,9 +1,16 @@
 import type { SealantSheet } from '../record/types';
-import { unread, type Check } from './check';
+import { type Check, saying } from './check';
 import type { Context } from './dossier';
 import type { Aspect } from '../record/finding';
 import type { OpeningState } from './transit-records';
 import { diameterOpen, noRecord, openings, packedOf } from './blocks';
+
+/** What it says, and the facts of each. */
+type Says = {
+  't.no-sheet': { sheet: string };
+  's.no-record': { opening: string; row: number; cable: string; side: string };
+};
+const { unread } = saying<Says>();
 
 /** A rule over every opening that is closed with sealant; a hole that nobody closed leaves it open. */
 export const overOpenings = (

@@ -2,6 +2,7 @@ import { conceptSuits } from '../hazard/concept';
 import { listedForDivision, type ListedDivision } from '../hazard/division';
 import type { AreaHazard } from './classified';
 import { conceptsHere } from '../kinds/compartment';
+import type { Keyed } from './check';
 import type { Context } from './dossier';
 import type { Facts } from '../record/finding';
 
@@ -30,6 +31,9 @@ export interface Suits {
     | 'no-listing-asked';
   facts: Facts;
 }
+
+/** What a check says of it, under the first part of its own keys. */
+export type SaysOfSuits<First extends string> = Keyed<First, Suits['is']>;
 
 /** Whether a device's protection suits the enclosure, against one hazard of the area. */
 export function suitsEnclosure(context: Context, device: Device, hazard: AreaHazard): Suits[] {

@@ -2,11 +2,35 @@ import { isLater } from '../../instrument/calibration';
 import { areaOpen } from '../area-words';
 import { classified } from '../classified';
 import { isIntrinsicBox } from '../../kinds/compartment';
-import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { judgeLook } from '../look';
 import { carries } from '../marks';
+
+type OfMarks = { certificate: string; area: string; inZone?: string };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.component': { certificate: string };
+  'e01.future': { certificate: string; state: string; issued: string };
+  'e01.superseded': { certificate: string; state: string };
+  'e01.withdrawn-why': { certificate: string; state: string };
+  'e01.withdrawn': { certificate: string; state: string };
+  'e01.withdrawn-other': { certificate: string; state: string };
+  'e01.other-kind': { certificate: string; size: string | null; covers: string; kind: string };
+  'e01.approved': { certificate: string; size: string | null };
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e01.size-not-listed': { certificate: string; size: string | null };
+  'e01.size-twice': { certificate: string; size: string | null; lines: number };
+  'e01.covered': { certificate: string; size: string | null };
+  'e01.sheet': { certificate: string; size: string | null };
+  'e06.none-asked': { concept: string; has?: string; enclosure?: string };
+  'e01.no-concept': OfMarks;
+  'e01.industrial': OfMarks;
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** The device is what the dossier says, and a certificate on file covers it. */
 export const e01: Check = {

@@ -4,9 +4,39 @@ import type { Certificate } from '../../record/types';
 import { withoutHazard } from '../area-words';
 import { classified, type AreaHazard } from '../classified';
 import { isIntrinsicBox } from '../../kinds/compartment';
-import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
+
+type OfLevel = { inZone?: string; has: string; accepted: string; from: string; dust: boolean };
+type OfZone = {
+  inZone?: string;
+  has: string;
+  accepted: string;
+  from: string;
+  dust: boolean;
+  inClass?: string;
+  inDivision?: number;
+  inGroup?: string;
+};
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e06.none-asked': { concept: string; has?: string; enclosure?: string };
+  'e01.no-certificate': None;
+  'e02.listed': {
+    listedClass: string;
+    listedDivision: number;
+    inClass?: string;
+    inDivision?: number;
+    inGroup?: string;
+  };
+  'e02.no-level': OfLevel;
+  'e02.suits': OfZone;
+  'e02.other-hazard': OfLevel;
+  'e02.not-suited': OfZone;
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** The device's level suits the zone, or its listing the division; where no level is marked, it follows from category or concept. */
 export const e02: Check = {

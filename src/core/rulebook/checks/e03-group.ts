@@ -3,10 +3,23 @@ import { groupCovers, needsLetter } from '../../hazard/group';
 import { withoutHazard } from '../area-words';
 import { classified, type AreaHazard } from '../classified';
 import { isIntrinsicBox } from '../../kinds/compartment';
-import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { levelsOf } from './e02-level';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e06.none-asked': { concept: string; has?: string; enclosure?: string };
+  'area.no-group': { area: string };
+  'e01.no-certificate': None;
+  'e03.listed': { has: string; asked: string };
+  'e03.not-listed': { has: string; asked: string };
+  'e03.none-marked': { has: string; asked: string };
+  'e03.covered': { has: string; asked: string };
+  'e03.not-covered': { has: string; asked: string };
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** The device's gas or dust group covers what the area asks for. */
 export const e03: Check = {

@@ -8,9 +8,37 @@ import {
 } from '../../hazard/temperature';
 import { atMost, below } from '../../quantity/compare';
 import type { Range } from '../../record/types';
-import { blank, conforms, fails, marginal, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
+
+type OfPartTemperature = { part: string; maxC: number | null; worstC: number; from: string };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e04.ambient-reversed': { area: string; coldestC: number; hottestC: number };
+  'e04.ambient': { coldestC: number; hottestC: number; leastC: number; mostC: number; marked: boolean };
+  'e01.no-size': { certificate: string; size?: string | null };
+  'cable.none': None;
+  'e04.suits': {
+    coldestC: number;
+    hottestC: number;
+    leastC: number;
+    mostC: number;
+    marked: boolean;
+    worstC: number;
+    from: string;
+    part: string;
+    maxC: number | null;
+  };
+  'e04.too-hot': OfPartTemperature;
+  'e04.too-cold': { part: string; minC: number; coldestC: number };
+  'e04.cable-unknown': { cable: string };
+  'e04.bound': OfPartTemperature;
+  'e04.cable-cold': { cable: string; coldestC: number };
+};
+const { conforms, fails, marginal, unread } = saying<Says>();
 
 /** Gland, seals, compound and cable bear the ambient, the temperature at the entry and that at the branching point. */
 export const e04: Check = {

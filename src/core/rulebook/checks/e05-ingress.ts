@@ -1,9 +1,19 @@
 import { isOwnConcept, speaksOf } from '../../hazard/concept';
 import { ingressAtLeast, ingressOfConcept, parseIngress } from '../../hazard/ingress';
 import { classified, type AreaHazard } from '../classified';
-import { blank, conforms, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect, Facts } from '../../record/finding';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e05.unreadable': { rating: string };
+  'e05.too-low': { has: string | null; asked: string; by?: string; type?: string };
+  'e05.enough': { has: string | null; area: string | null; marked: string | null };
+  'e05.type-unknown': { type: string; tag: string };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** The ingress ratings meet what the area, the concept and the enclosure's own marking ask for, each for itself. */
 export const e05: Check = {

@@ -1,9 +1,17 @@
 import { withoutHazard } from '../area-words';
 import { classified } from '../classified';
-import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
-import { suitsEnclosure, type Suits } from '../suits';
+import { suitsEnclosure, type SaysOfSuits, type Suits } from '../suits';
+
+/** What it says, and the facts of each. */
+type Says = SaysOfSuits<'e06'> & {
+  'e01.no-certificate': None;
+  't.no-frame': None;
+  'e06.building-wall': { where: string; tag: string };
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** The protection of gland or transit suits that of the enclosure, in the compartment that the entry opens into. */
 export const e06: Check = {
@@ -46,7 +54,7 @@ const SETTLE: Partial<Record<Suits['is'], string>> = {
 };
 
 function aspectOf({ outcome, is, facts }: Suits): Aspect {
-  const key = `e06.${is}`;
+  const key = `e06.${is}` as const;
   if (outcome === 'conforms') return conforms(key, facts);
   if (outcome === 'fails') return fails(key, facts);
   if (outcome === 'not-applicable') return notApplicable(key, facts);

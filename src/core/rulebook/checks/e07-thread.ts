@@ -1,13 +1,45 @@
 import { threadOf, type Thread } from '../../gland/thread-table';
 import { identifyThread, isNearMiss } from '../../gland/threads';
 import { atMost } from '../../quantity/compare';
-import { blank, conforms, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { groupsOf, isFlameproof, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect, Facts } from '../../record/finding';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { CLEARANCE_MM } from '../limits';
 import { answerTo } from '../look';
 import { countedGroups } from '../readings';
+
+type OfPlay = { thread: string; holeMm: number; playMm: number; allowedMm: number };
+type OfAgree = {
+  by: string;
+  into: string;
+  gland: string;
+  hole: string;
+  majorDifferenceMm: number;
+  pitchDifferenceMm: number;
+};
+type OfGauge = { gland: string; majorMm: number | null; pitchMm: number; found: string; near: string };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e07.unknown': { thread: string };
+  'e07.taper-in-clearance': { thread: string };
+  'e07.hole-unmeasured': { thread: string };
+  'e07.hole-too-small': OfPlay;
+  'e07.hole-too-wide': OfPlay;
+  'e07.hole': OfPlay;
+  'e07.agree': OfAgree;
+  'e07.near-miss': OfAgree;
+  'e07.differ': OfAgree;
+  'e07.half-measured': { majorMm: number | null; pitchMm: number | null };
+  'e07.none-matches': OfGauge;
+  'e07.other-thread': OfGauge;
+  'e07.ambiguous': OfGauge;
+  'e07.identified': OfGauge;
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** Thread of gland and entry agree in form and size; a thread that only nearly fits is named. */
 export const e07: Check = {

@@ -2,7 +2,7 @@ import { threadOf, type Thread } from '../../gland/thread-table';
 import { engagedLength, TAPER_THREADS, threadEngagement } from '../../gland/threads';
 import { below } from '../../quantity/compare';
 import type { Adaptor, GlandSize } from '../../record/types';
-import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { classified } from '../classified';
 import { conceptsHere, volumeHere } from '../../kinds/compartment';
 import { groupsOf, isFlameproof, singleUncertainty, type Context } from '../dossier';
@@ -11,6 +11,40 @@ import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { DIVISION_TAPER_THREADS, TURNS_UNCERTAINTY } from '../limits';
 import { passedOver } from '../passed-over';
 import { countedGroups } from '../readings';
+
+type OfThreads = {
+  where: string;
+  by: string;
+  engagedMm: number;
+  uncertaintyMm: number;
+  threads: number;
+  requiredThreads: number;
+  volumeCm3: number | null;
+  requiredDepthMm: number | null;
+  thread: string | null;
+  turns: number;
+};
+
+/** What it says, and the facts of each. */
+type Says = {
+  'area.unclassified': { area: string };
+  'e06.enclosure-unmarked': { enclosure: string; against: string };
+  'e08.no-joint': { concepts: string };
+  'e06.compartment': { enclosure: string; against: string; concepts: string };
+  'e08.clearance': { thread: string | null };
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e07.unknown': { thread: string | null };
+  'e08.taper-form': { thread: string | null };
+  'e08.not-measured': { where: string };
+  'e08.too-long': { where: string; engagedMm: number; uncertaintyMm: number; expectedMm: number };
+  'e08.volume': OfThreads;
+  'e08.parallel': OfThreads;
+  'e08.parallel-short': OfThreads;
+  'e08.taper': OfThreads;
+  'e08.taper-short': OfThreads;
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** Threads engaged of a flameproof joint, in the wall and in an adaptor. */
 export const e08: Check = {

@@ -3,12 +3,35 @@ import { listedForDivision } from '../../hazard/division';
 import type { Adaptor } from '../../record/types';
 import { areaOpen } from '../area-words';
 import { classified, type AreaHazard } from '../classified';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { isIntrinsicBox } from '../../kinds/compartment';
 import { isFlameproof, type Context } from '../dossier';
-import type { Aspect, Facts } from '../../record/finding';
-import { suitsEnclosure } from '../suits';
+import type { Aspect } from '../../record/finding';
+import { suitsEnclosure, type SaysOfSuits } from '../suits';
 import { levelsOf } from './e02-level';
+
+/** What it says, and the facts of each. */
+type Says = SaysOfSuits<'e06'> &
+  SaysOfSuits<'e09'> & {
+    'e09.unknown': None;
+    'e09.none': None;
+    'e09.several': { count: number };
+    'e09.reducers': { reducers: number };
+    'e09.level': {
+      what: string;
+      male: string;
+      female: string;
+      inZone?: string;
+      has: string;
+      accepted: string;
+      inClass?: string;
+      inDivision?: number;
+      inGroup?: string;
+    };
+    'area.no-group': { area: string };
+    'e09.group': { what: string; male: string; female: string; asked: string; has: string };
+  };
+const { conforms, fails, unread } = saying<Says>();
 
 /** Adaptors that may stand between a gland and a flameproof wall. Source: IEC 60079-14:2013, 10.5. */
 const MOST_ON_FLAMEPROOF = 1;
@@ -44,14 +67,16 @@ function unlike(context: Context, adaptor: Adaptor): Aspect[] {
   if (where.is === 'unclassified') return [];
   const open = areaOpen(where, area.name);
   if (open || where.is !== 'classified') return [open!];
-  const name: Facts = { what: adaptor.what, male: adaptor.male, female: adaptor.female };
+  const name: Named = { what: adaptor.what, male: adaptor.male, female: adaptor.female };
   return where.hazards.flatMap((hazard) => [
     ...ofProtection(context, adaptor, name, hazard),
     ...ofArea(context, adaptor, name, hazard),
   ]);
 }
 
-function ofProtection(context: Context, adaptor: Adaptor, name: Facts, hazard: AreaHazard): Aspect[] {
+type Named = { what: string; male: string; female: string };
+
+function ofProtection(context: Context, adaptor: Adaptor, name: Named, hazard: AreaHazard): Aspect[] {
   return suitsEnclosure(context, { ...adaptor, sealing: false }, hazard).flatMap(({ outcome, is, facts }) => {
     if (outcome === 'fails') return [fails(`e09.${is}`, { ...facts, ...name })];
     return outcome === 'unread' ? [unread(`e06.${is}`, facts, 'settle.enclosure')] : [];
@@ -59,7 +84,7 @@ function ofProtection(context: Context, adaptor: Adaptor, name: Facts, hazard: A
 }
 
 /** Level and group of an adaptor, where the box asks for any. */
-function ofArea(context: Context, adaptor: Adaptor, name: Facts, hazard: AreaHazard): Aspect[] {
+function ofArea(context: Context, adaptor: Adaptor, name: Named, hazard: AreaHazard): Aspect[] {
   const { area } = context;
   if (isIntrinsicBox(context, hazard.dust)) return [];
   const { division, group, named } = hazard;

@@ -3,16 +3,46 @@ import { threadEngagement } from '../../gland/threads';
 import { groupCovers, needsLetter } from '../../hazard/group';
 import { ingressAtLeast, parseIngress } from '../../hazard/ingress';
 import { classified, type AreaHazard } from '../classified';
-import { blank, fails, notApplicable, unread, type Check } from '../check';
+import { blank, type Check, saying } from '../check';
 import { isFlameproof, type Context } from '../dossier';
 import type { Aspect, Facts } from '../../record/finding';
 import { asksFor } from '../grades';
 import { PLUG_UNCERTAINTY_MM } from '../limits';
 import { answerTo, judgeLook } from '../look';
 import { carries } from '../marks';
-import { suitsEnclosure } from '../suits';
+import { suitsEnclosure, type SaysOfSuits } from '../suits';
 import { deratingOf } from './e05-ingress';
 import { levelsOf } from './e02-level';
+
+type OfGroup = { label: string; tag: string; has: string; asked: string };
+
+/** What it says, and the facts of each. */
+type Says = SaysOfSuits<'e06'> &
+  SaysOfSuits<'e10'> & {
+    'e10.elsewhere': { tag: string; label: string };
+    'e10.unknown': { tag: string };
+    'e10.contradiction': { tag: string; count: number };
+    'e10.contradiction-none': { tag: string };
+    'e10.open': { label: string; tag: string };
+    'e10.transport': { label: string; tag: string };
+    'e10.no-tool': { label: string; tag: string };
+    'e10.in-adaptor': { label: string; tag: string };
+    'e10.not-known': { label: string; tag: string; what: string };
+    'e10.component': { label: string; tag: string; certificate: string };
+    'e10.level': { label: string; tag: string; has: string; inZone?: string };
+    'e10.group': OfGroup;
+    'e10.thread': { label: string; tag: string; plug: string; hole: string };
+    'e10.ingress': OfGroup;
+    'e10.engaged': {
+      label: string;
+      tag: string;
+      engagedMm: number;
+      threads: number;
+      requiredThreads: number;
+      requiredDepthMm: number | null;
+    };
+  };
+const { fails, unread, notApplicable } = saying<Says>();
 
 type Unused = NonNullable<Context['enclosure']['unused']>[number];
 

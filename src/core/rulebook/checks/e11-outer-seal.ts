@@ -1,7 +1,16 @@
-import { blank, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 import { judgeLook } from '../look';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'cable.none': None;
+  'fit.shape': { part: string; lowMm: number; highMm: number; shape: string; shapes: string };
+};
+const { fails, unread } = saying<Says>();
 
 /** The outer seal holds the sheath as measured, on bare, round sheath. */
 export const e11: Check = {

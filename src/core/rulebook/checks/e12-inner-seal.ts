@@ -1,10 +1,26 @@
 import { coreCount } from '../../kinds/situation';
-import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 import { judgeLook } from '../look';
+
+type OfCores = { cores: number; most: number; boreMm: number };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'cable.none': None;
+  'e12.no-seal': { size: string; sheet: string };
+  'e12.no-range': { size: string; sheet: string };
+  'fit.shape': { part: string; lowMm: number; highMm: number; shape: string; shapes: string };
+  'e12.no-pot': { size: string; sheet: string };
+  'e12.too-many-cores': OfCores;
+  'e12.cores': OfCores;
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** The inner seal or diaphragm holds the inner sheath as measured; a pot takes the cores, by size and number. */
 export const e12: Check = {

@@ -1,9 +1,37 @@
-import { fails, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { fitTaskOf } from '../fit-task';
 import { judgeFit } from '../judge-fit';
 import { judgeLook } from '../look';
+
+type OfRing = {
+  armour: string;
+  cable: string;
+  sizes: string;
+  certificate: string;
+  holds: string | null;
+  lowMm: number | null;
+  highMm: number | null;
+  armourMm: number | null;
+  face: string | null;
+  wanted: string;
+};
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'cable.none': None;
+  'e13.unarmoured': { cable: string; by: string; on: string };
+  'e13.armour-unknown': { cable: string };
+  'cable.armour-twice': { cable: string; by: string; on: string; type: string };
+  'e13.not-listed': { armour: string; cable: string; sizes: string; certificate: string; listed: string };
+  'e13.face-unknown': { armour: string; cable: string; sizes: string; certificate: string };
+  'e13.wrong-ring': OfRing;
+  'e13.wrong-face': OfRing;
+};
+const { fails, unread } = saying<Says>();
 
 /** The certificate lists the armour, the ring shows it the right face, and that face's range holds it. */
 export const e13: Check = {

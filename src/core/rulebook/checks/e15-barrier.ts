@@ -3,10 +3,35 @@ import { decideBarrier, type BarrierQuestion } from '../../gland/barrier';
 import { withoutHazard } from '../area-words';
 import { barrierFactsOf } from '../barrier-facts';
 import { classified } from '../classified';
-import { conforms, fails, notApplicable, unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import { conceptsHere } from '../../kinds/compartment';
 import { isDustProof, isFlameproof, kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
+
+type OfSealRules = { division: number; reason: string; tag: string };
+type OfBarrier = { edition: string; path: string; tag: string; lengthM: number; volumeDm3: number };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e06.enclosure-unmarked': { enclosure: string; against: string };
+  'e15.not-flameproof': { concepts: string };
+  'e06.compartment': { enclosure: string; against: string; concepts: string };
+  'e15.no-seal-asked': OfSealRules;
+  'e15.seal-fitted': OfSealRules;
+  'e15.seal-missing': OfSealRules;
+  'e15.no-raceway': { tag: string; means: string | null };
+  'e15.raceway-not-asked': { tag: string; means: string | null };
+  'e15.raceway-unknown': { tag: string; means: string | null };
+  'e15.raceway-open': { tag: string; means: string | null };
+  'e15.raceway': { tag: string; means: string | null };
+  'e15.fitted-unasked': { edition: string; missing: string };
+  'e15.undecided': { edition: string; missing: string };
+  'e15.fitted-anyway': OfBarrier;
+  'e15.none-needed': OfBarrier;
+  'e15.fitted': OfBarrier;
+  'e15.missing': OfBarrier;
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** A barrier where the selection rule of the site's school, or the seal rules of a division site, ask for one. */
 export const e15: Check = {

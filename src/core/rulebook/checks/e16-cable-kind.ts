@@ -1,8 +1,34 @@
-import { blank, conforms, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { answerTo, judgeLook } from '../look';
 import { breathingOf } from '../breathing-record';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'cable.none': None;
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e16.suits': { cable: string; shape: string | null; lengthM: number | null };
+  'e16.other-area': { cable: string; tag: string; label: string };
+  'e16.not-mineral': { cable: string; kind: string };
+  'e16.mineral': { cable: string; kind: string };
+  'cable.armour-twice': { cable: string; by: string; on: string; type: string };
+  'e16.armoured': { cable: string; type: string; sizeMm: number | null; kind: string };
+  'e13.armour-unknown': { cable: string };
+  'e16.cold-flow': {
+    cable: string;
+    part: string;
+    sheathMm: number | null;
+    lowMm: number | null;
+    highMm: number | null;
+  };
+  'e16.breathing-contradicts': { cable: string; halfTimeS: number | null };
+  'e16.breathes': { cable: string; halfTimeS: number | null };
+  'e16.filling-unknown': { cable: string; halfTimeS: number | null };
+  'e16.not-filled': { cable: string; halfTimeS: number | null };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** The cable's kind suits the gland, and nothing travels inside it to another area. */
 export const e16: Check = {

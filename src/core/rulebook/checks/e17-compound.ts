@@ -2,7 +2,7 @@ import { SPIGOT } from '../../kinds/looks';
 import { compoundFill } from '../../gland/compound';
 import { MOST_FILL_PCT, sealThicknessMm } from '../../hazard/division';
 import { atMost } from '../../quantity/compare';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import type { Context } from '../dossier';
 import { kindOf } from '../dossier';
 import type { Aspect } from '../../record/finding';
@@ -10,6 +10,23 @@ import { clocksOf, judgePours } from '../judge-pour';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';
+
+type OfPot = { freePct: number; boreMm: number; depthMm: number };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e17.look-early': { lookAt: string; at: string };
+  'e17.mended-unrecorded': { name: string };
+  'pot.no-size': None;
+  'e12.no-pot': { size: string; sheet: string };
+  'cable.none': None;
+  'pot.full': { boreMm: number };
+  'pot.free': OfPot;
+  'pot.too-full': OfPot;
+  'pot.too-thin': { depthMm: number; leastMm: number };
+  'pot.fill': { filledPct: number; mostPct: number };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** Life kept, batch, free share, reach, voids, cured, looked at. */
 export const e17: Check = {

@@ -1,14 +1,46 @@
 import { GAP } from '../../kinds/places';
 import { measures } from '../../kinds/kinds';
 import { isSoft } from '../../measuring/soft';
-import { conforms, fails, marginal, notApplicable, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { SLACK } from '../../quantity/compare';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
-import type { Aspect, Facts } from '../../record/finding';
+import type { Aspect } from '../../record/finding';
 import { gapScales, type GapScale } from '../gap-scale';
 import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { passedOver } from '../passed-over';
 import { countedGroups } from '../readings';
+
+type OfSheet = { sheet: string; size: string; school: string };
+type OfScale = {
+  cableMm: number;
+  bandMm: number;
+  gapMm: number;
+  turns: number;
+  indentPct: number;
+  allowedPct: number;
+  foundMm: number;
+  uncertaintyMm: number;
+  offMm: number;
+};
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e19.no-rubber': OfSheet;
+  'e19.no-scale': OfSheet;
+  'e19.no-cable': None;
+  'e19.cable-disagrees': None;
+  'e19.impossible': { cableMm: number; why: string };
+  'e19.bottoms': OfScale;
+  'e19.not-measured': OfScale;
+  'e19.indent': OfScale;
+  'e19.wide': OfScale;
+  'e19.narrow': OfScale;
+  'e19.close': OfScale;
+  'e19.agrees': OfScale;
+};
+const { conforms, fails, marginal, unread, notApplicable } = saying<Says>();
 
 /** The gap under the back nut against the scale that follows from the cable's diameter. */
 export const e19: Check = {
@@ -72,7 +104,7 @@ const factsOf = (
   { of: { cableMm, bandMm, nut }, turns, allowedPct }: Scale,
   foundMm: number,
   uncertaintyMm: number,
-): Facts => ({
+) => ({
   cableMm,
   bandMm,
   gapMm: nut.gapMm,

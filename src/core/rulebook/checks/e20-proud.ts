@@ -1,9 +1,18 @@
-import { notApplicable, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e12.no-seal': { size: string; sheet: string };
+  'e20.no-length': { size: string; sheet: string };
+};
+const { unread, notApplicable } = saying<Says>();
 
 /** The inner sheath stands proud of its seal by what the sheet asks; conductors are not scored. */
 export const e20: Check = {

@@ -1,6 +1,14 @@
-import { unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { judgeValues } from '../judge-value';
 import { valueTaskOf } from '../value-task';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e21.no-length': { size: string; sheet: string };
+};
+const { unread } = saying<Says>();
 
 /** Armour left standing for the clamp, against the sheet. */
 export const e21: Check = {

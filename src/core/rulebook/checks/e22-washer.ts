@@ -1,9 +1,31 @@
 import { below } from '../../quantity/compare';
-import { blank, conforms, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { answerTo, judgeLook } from '../look';
 import { sealsItself, washerFacts, washerReasons } from '../washer';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'e22.contradiction': { washerMm: number | null; thread: string | null };
+  'e22.missing': {
+    reasons?: string;
+    enclosureRating?: string;
+    thread: string | null;
+    wallMm?: number;
+    sheetMm?: number;
+  };
+  'e22.thickness': { thread: string | null };
+  'e22.thin': { washerMm: number | null; askedMm: number | null; thread: string | null };
+  'e22.fitted': { washerMm: number | null; reasons?: string; enclosureRating: string; wallMm?: number };
+  'e22.none-asked': { washerMm: number | null; reasons?: string };
+  'e22.o-ring': { certificate: string };
+  'e22.no-o-ring': { certificate: string };
+  'e22.o-ring-unknown': { certificate: string };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** A sealing washer where the sheet, a thin wall, a clearance hole or a rating above IP54 asks for one. */
 export const e22: Check = {

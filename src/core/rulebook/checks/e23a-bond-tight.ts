@@ -1,6 +1,12 @@
-import { unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import { kindOf } from '../dossier';
 import { judgeLook } from '../look';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e23a.material-unknown': { tag: string };
+};
+const { unread } = saying<Says>();
 
 /** Bond and tag present and tight. */
 export const e23a: Check = {

@@ -1,6 +1,6 @@
 import { BOND } from '../../kinds/places';
 import { measures } from '../../kinds/kinds';
-import { unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { judgeEarth } from '../judge-earth';
@@ -8,6 +8,12 @@ import { faultOfGroup, valuesDisagree, weighValue } from '../judge-value';
 import { parallelPath } from '../parallel-path';
 import { passedOver } from '../passed-over';
 import { countedGroups } from '../readings';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e23b.not-measured': { limitOhm: number; expectedOhm: number | null };
+};
+const { unread } = saying<Says>();
 
 /** Resistance of the bond across the joint against the site's limit; across a joint alone nothing is predicted. */
 export const e23b: Check = {

@@ -1,7 +1,15 @@
-import { fails, unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { answerTo, judgeLook } from '../look';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e24.weather-unknown': { area: string };
+  'e24.sheet-asks': { area: string; weather: string; sheet: string; acrossMm: number | null; what: string };
+  'e24.deluge': { area: string; weather: string; sheet: string; acrossMm: number | null };
+};
+const { fails, unread } = saying<Says>();
 
 /** Shroud or deluge boot where sheet or place asks for one; water runs off the entry. */
 export const e24: Check = {

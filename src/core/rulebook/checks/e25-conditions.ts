@@ -1,8 +1,23 @@
-import { blank, conforms, fails, notApplicable, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { isLater } from '../../instrument/calibration';
 import { carries } from '../marks';
+
+type OfCondition = { number: number; text: string; by: string; note: string };
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e25.not-listed': { certificate: string };
+  'e25.none': { certificate: string };
+  'e25.open': OfCondition;
+  'look.future': { look?: string; title: string; at: string; joint?: string; number?: number };
+  'e25.not-met': OfCondition;
+  'e25.no-evidence': OfCondition;
+  'e25.met': OfCondition;
+};
+const { conforms, fails, unread, notApplicable } = saying<Says>();
 
 /** Every special condition of the certificate is met, with evidence: a note or a photo. */
 export const e25: Check = {

@@ -2,12 +2,19 @@ import { asksFor } from '../grades';
 import { LEAST_BEND } from '../../mineral/link';
 import { metalSheathMm } from '../../mineral/sheath';
 import { below } from '../../quantity/compare';
-import { blank, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { groupsOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e26.bend': { radiusMm: number; leastMm: number; sheathMm: number };
+};
+const { fails, unread } = saying<Says>();
 
 /** The cable is held near the gland, bent no tighter than it may and does not pull; clamped where the gland does not hold it. */
 export const e26: Check = {

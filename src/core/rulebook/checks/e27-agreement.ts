@@ -3,11 +3,34 @@ import { metalSheathMm } from '../../mineral/sheath';
 import { atMost } from '../../quantity/compare';
 import type { Diameter } from '../../measuring/diameter';
 import { isSoft } from '../../measuring/soft';
-import { blank, conforms, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { diameterOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { countedDiameters } from '../judge-fit';
 import { judgeLook } from '../look';
+
+type OfLayers = { cable: string; foundMm: number; expectedMm: number; allowedMm: number };
+type OfOverall = {
+  cable: string;
+  meanMm: number;
+  uncertaintyMm: number;
+  recordMm: number;
+  differenceMm: number;
+  allowedMm: number;
+};
+
+/** What it says, and the facts of each. */
+type Says = {
+  'cable.none': None;
+  'e27.disagree': { cable: string };
+  'e27.not-measured': { cable: string };
+  'e27.layers-agree': OfLayers;
+  'e27.layers-differ': OfLayers;
+  'e27.ends': { cable: string; places: string };
+  'e27.overall-agrees': OfOverall;
+  'e27.overall-differs': OfOverall;
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** The cable as measured is the cable of the record; unused cores are terminated. */
 export const e27: Check = {

@@ -1,6 +1,14 @@
 import type { BrokenSeal } from '../../record/seal';
-import { unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { answerTo, judgeLook } from '../look';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e28.there-is-one': { lastSealed: string };
+  'e28.there-is-none': None;
+  'e28.broken': { what: string; sealedAt: string; by: string };
+};
+const { unread } = saying<Says>();
 
 /** Nothing altered since the last sealed record. */
 export const e28: Check = {

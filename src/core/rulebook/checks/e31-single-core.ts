@@ -1,6 +1,14 @@
 import { coreCount } from '../../kinds/situation';
-import { blank, fails, notApplicable, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { judgeLook } from '../look';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'cable.none': None;
+  'e31.several': { cable: string; cores: number };
+  'e31.steel': { cable: string; type: string; sizeMm: number | null };
+};
+const { fails, unread, notApplicable } = saying<Says>();
 
 /** One phase conductor alone: no ferrous ring closes round it, and the sheath is bonded as designed. */
 export const e31: Check = {

@@ -1,10 +1,20 @@
-import { fails, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { kindOf, type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';
 import { noCable } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'm01.no-pot': { size: string; sheet: string };
+  'm01.no-stub': { size: string; cable: string };
+  'm01.no-path': { cable: string };
+};
+const { fails, unread } = saying<Says>();
 
 /** The pot on its mark, the sheath proud in it by what the sheet asks, filled and crimped; a link cut to length. */
 export const m01: Check = {

@@ -1,9 +1,16 @@
 import type { InsulationTest } from '../../record/types';
-import { unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import type { Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { passedOver } from '../passed-over';
 import { beforeOf, weigh, isShort, noCable, judgeTest } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'm.no-test': { when: string };
+  'm02.late': { pairs: string; sealedAt: string };
+};
+const { unread } = saying<Says>();
 
 /** Insulation before the end was sealed. */
 export const m02: Check = {
@@ -33,7 +40,7 @@ export const m02: Check = {
 /** What is damp and not sealed yet is dried out and tested again: no defect so far. */
 const beforeSealing = ({ mineral }: Context, aspect: Aspect): Aspect =>
   aspect.key === 'm.damp' && mineral!.sealedAt === null
-    ? unread('m.damp', aspect.facts, 'settle.dry')
+    ? { ...aspect, outcome: 'unread', settle: 'settle.dry', marginMm: null }
     : aspect;
 
 /** Readings of the test before that lie behind the sealing cannot be. */

@@ -1,9 +1,15 @@
 import type { InsulationTest } from '../../record/types';
-import { unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import type { Context } from '../dossier';
 import { isValidTest } from '../mineral-records';
 import { passedOver } from '../passed-over';
 import { afterOf, weigh, isShort, noCable, judgeTest } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'm.no-test': { when: string };
+};
+const { unread } = saying<Says>();
 
 /** The newest test since the sealing, a valid one where there is any. */
 const latestOf = (context: Context): InsulationTest | null => {

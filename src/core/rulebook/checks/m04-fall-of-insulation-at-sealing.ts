@@ -1,7 +1,16 @@
 import { fallsBetween } from '../cable-tests';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { isValidTest } from '../mineral-records';
 import { beforeOf, afterOf, noCable } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'm04.one-test': None;
+  'm04.invalid': None;
+  'm04.fell': { pair: string; beforeMegohm: number; afterMegohm: number; factor: number; at: string };
+  'm04.held': { factor: number; tests: number };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** A fall between the test before sealing and those after it is a finding even above the threshold. */
 export const m04: Check = {

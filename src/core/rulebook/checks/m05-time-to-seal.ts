@@ -1,8 +1,19 @@
 import { newestByPair } from '../cable-tests';
 import { isLater } from '../../instrument/calibration';
 import { atMost, below } from '../../quantity/compare';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { beforeOf, noCable } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'm05.not-sealed': None;
+  'm.no-test': { when: string };
+  'm05.future': { sealedAt: string };
+  'm05.backwards': { tookMin: number; windowMin: number };
+  'm05.in-time': { tookMin: number; windowMin: number };
+  'm05.late': { tookMin: number; windowMin: number };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** The pot was sealed while the oldest reading of the test before it was fresh. */
 export const m05: Check = {

@@ -1,8 +1,19 @@
 import { isLater } from '../../instrument/calibration';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import type { Aspect } from '../../record/finding';
 import { passedOver } from '../passed-over';
 import { noCable } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'm06.future': { at: string };
+  'm06.none': { cable: string };
+  'm06.crossed': { pairs: string };
+  'm06.broken': { names: string };
+  'm06.missing': { names: string };
+  'm06.agrees': { count: number };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** Every conductor comes out under its own sleeve. */
 export const m06: Check = {

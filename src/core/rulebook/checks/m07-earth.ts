@@ -1,5 +1,5 @@
 import { pathResistance } from '../../earth/path';
-import { blank, unread, type Check } from '../check';
+import { blank, type Check, saying } from '../check';
 import { groupsOf, singleUncertainty, type Context, type ReadingGroup } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { judgeEarth } from '../judge-earth';
@@ -8,6 +8,13 @@ import { parallelPath } from '../parallel-path';
 import { passedOver } from '../passed-over';
 import { countedGroups } from '../readings';
 import { noCable } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'm07.area-unknown': { cable: string };
+  'm07.not-measured': { predictedOhm: number; lengthM: number; sheathMm2: number };
+};
+const { unread } = saying<Says>();
 
 /** Temperature for which the sheath is predicted, °C. Chosen: resistivities are given at it (IEC 60287-1-1). */
 const AT_C = 20;

@@ -8,11 +8,28 @@ import {
 import { atMost } from '../../quantity/compare';
 import type { Area } from '../../record/types';
 import { areaOpen } from '../area-words';
-import { blank, conforms, fails, unread, type Check } from '../check';
+import { blank, type Check, type None, saying } from '../check';
 import { classified } from '../classified';
 import type { Aspect } from '../../record/finding';
 import { temperaturesOf } from './e04-temperature';
 import { noCable } from '../mineral-insulation';
+
+/** What it says, and the facts of each. */
+type Says = {
+  'm08.no-class': { area: string };
+  'm08.class': { sheathC: number; limitC: number; class: string };
+  'm08.no-dust': { area: string };
+  'm08.cloud': { sheathC: number; limitC: number };
+  'm08.layer': { sheathC: number; limitC: number; dustLayerMm: number };
+  'm08.deep-layer': { area: string; dustLayerMm: number };
+  'e01.no-certificate': None;
+  'e01.no-size': { certificate: string; size?: string | null };
+  'm01.no-pot': { size: string; sheet: string };
+  'm08.sheath-unknown': { cable: string };
+  'm08.pot': { maxC: number; hottestC: number; from: string };
+  'm08.suits': { hottestC: number; maxC: number; sheathC: number };
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** The sheath against the temperature class of the gas. */
 function underGas({ name, temperatureClass }: Area, sheathC: number): Aspect[] {

@@ -1,7 +1,17 @@
 import { sealantNeed } from '../../transit/sealant';
 import { sealantOpening } from '../transit-sealed';
-import { conforms, fails, type Check } from '../check';
+import { type Check, saying } from '../check';
 import { overOpenings, rule, measured } from '../sealant-openings';
+
+type OfFill = { opening: string; fillPct: number; mostPct: number };
+
+/** What it says, and the facts of each. */
+type Says = {
+  's01.fill': OfFill;
+  's01.full': OfFill;
+  's01.wraps': OfFill;
+};
+const { conforms, fails } = saying<Says>();
 
 /** Cables take no more of the opening than the sheet allows; none is left out. */
 export const s01: Check = rule(

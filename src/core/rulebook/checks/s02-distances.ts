@@ -1,8 +1,18 @@
 import { below } from '../../quantity/compare';
 import { leastDistances } from '../transit-sealed';
-import { conforms, fails, type Check } from '../check';
+import { type Check, saying } from '../check';
 import type { Aspect } from '../../record/finding';
 import { overOpenings, rule, measured } from '../sealant-openings';
+
+type OfCables = { opening: string; cable: string; apartMm: number; leastMm: number };
+
+/** What it says, and the facts of each. */
+type Says = {
+  's02.cables': OfCables;
+  's02.wall': OfCables;
+  's02.kept': { opening: string; apartMm: number; wallMm: number };
+};
+const { conforms, fails } = saying<Says>();
 
 /** Cables keep the sheet's distances from each other and from the wall. */
 export const s02: Check = rule(

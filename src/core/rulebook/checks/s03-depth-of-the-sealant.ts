@@ -1,7 +1,20 @@
 import { below } from '../../quantity/compare';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import type { Aspect } from '../../record/finding';
 import { overOpenings, rule } from '../sealant-openings';
+
+type OfWall = { opening: string; wallDepthMm: number; neededMm: number; sides: number; depthMm: number };
+type OfDepth = { opening: string; side: string; depthMm: number; count: number; leastMm: number };
+
+/** What it says, and the facts of each. */
+type Says = {
+  's03.wall': OfWall;
+  's03.sleeves': OfWall;
+  's03.shallow': OfDepth;
+  's03.unread': { opening: string; side: string; count: number; depthMm: number };
+  's03.deep': OfDepth;
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** Points at which the depth of the sealant is measured at least, on each side. Chosen: three points show a slope. */
 const RECESS_POINTS = 3;

@@ -1,5 +1,13 @@
-import { blank, fails, unread } from '../check';
-import { sides, faulted, diameterOpen } from '../blocks';
+import { blank, saying } from '../check';
+import { sides, faulted, diameterOpen, type OfSide } from '../blocks';
+
+/** What it says, and the facts of each. */
+type Says = {
+  't01.takes': { count: number };
+  't01.unread': OfSide;
+  't01.shape': OfSide & { shape: string; shapes: string };
+};
+const { fails, unread } = saying<Says>();
 
 /** Every cable lies in a block that takes it, by its shape and by its diameters as measured. */
 export const t01 = sides(

@@ -1,5 +1,12 @@
-import { unread } from '../check';
-import { outOfSight, sides, faulted, uncounted, diameterOpen } from '../blocks';
+import { saying } from '../check';
+import { outOfSight, sides, faulted, uncounted, diameterOpen, type OfSide } from '../blocks';
+
+/** What it says, and the facts of each. */
+type Says = {
+  't02.right': { count: number };
+  't02.daylight-unseen': OfSide;
+};
+const { unread } = saying<Says>();
 
 /** Layers peeled leave the gap of the sheet round the cable as measured; no daylight. */
 export const t02 = sides(

@@ -1,9 +1,37 @@
 import { unfilledColumns, widthMissing } from '../transit-found';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import type { OpeningState } from '../transit-records';
-import { ofBlocks, where, noRecord, openings, packedOf, outOfSight, bothSides } from '../blocks';
+import {
+  ofBlocks,
+  where,
+  noRecord,
+  openings,
+  packedOf,
+  outOfSight,
+  bothSides,
+  type OfBlock,
+} from '../blocks';
+
+/** What it says, and the facts of each. */
+type Says = {
+  't05.complete': None;
+  't05.width': { opening: string; row: number; missingMm: number };
+  't05.column': {
+    opening: string;
+    row: number;
+    column: number;
+    wanted: number;
+    have: number;
+    heightMm: number;
+  };
+  't05.plate': { opening: string; row: number };
+  't05.plate-unread': { opening: string; row: number };
+  't05.core': OfBlock;
+  't05.core-unread': OfBlock;
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** Rows and columns are full, each row has its plate, spare blocks have their cores, both sides were looked at. */
 export const t05: Check = {

@@ -1,10 +1,27 @@
 import { atMost, below } from '../../quantity/compare';
 import { compressionOf } from '../transit-found';
-import { conforms, fails, unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import { type Context } from '../dossier';
 import type { Aspect } from '../../record/finding';
 import { judgeLook } from '../look';
 import { ofBlocks, noRecord, openings, packedOf } from '../blocks';
+
+type OfShort = { opening: string; wedgeMm: number; lowMm: number; highMm: number };
+
+type OfStack = { opening: string; leftMm: number; lowMm: number; highMm: number };
+
+/** What it says, and the facts of each. */
+type Says = {
+  't06.bolts-early': { relaxH: number };
+  't06.bolts-due': { relaxH: number; due: string };
+  't06.unread': { opening: string };
+  't06.short': OfShort;
+  't06.far': OfShort;
+  't06.home': OfShort;
+  't06.too-little': OfStack;
+  't06.too-much': OfStack;
+};
+const { conforms, fails, unread } = saying<Says>();
 
 /** An hour: exactly so many milliseconds. */
 const HOUR_MS = 3_600_000;

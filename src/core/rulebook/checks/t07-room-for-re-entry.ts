@@ -1,5 +1,12 @@
-import { conforms, fails, type Check } from '../check';
+import { type Check, type None, saying } from '../check';
 import { ofBlocks, noRecord, packedOf } from '../blocks';
+
+/** What it says, and the facts of each. */
+type Says = {
+  't07.room': { count: number };
+  't07.none': None;
+};
+const { conforms, fails } = saying<Says>();
 
 /** At least one spare block is left for the next cable: a note for planning, no hazard. */
 export const t07: Check = {

@@ -1,12 +1,23 @@
+import type { ReadingFault } from '../../instrument/instrument';
 import { readingFault } from '../../instrument/calibration';
 import type { BlockState } from '../transit-found';
-import { conforms, unread, type Check } from '../check';
+import { type Check, saying, type Keyed } from '../check';
 import { singleUncertainty, type Context } from '../dossier';
-import type { Aspect, Facts } from '../../record/finding';
+import type { Aspect } from '../../record/finding';
 import { judgeEarth } from '../judge-earth';
 import { judgeLook } from '../look';
 import { parallelPath } from '../parallel-path';
-import { noArmourSide, noRecord, openings, packedOf } from '../blocks';
+import { noArmourSide, noRecord, openings, packedOf, type OfCable } from '../blocks';
+
+type OfBond = OfCable & { limitOhm: number };
+
+/** What it says, and the facts of each. */
+type Says = Keyed<'t', ReadingFault, OfCable & { instrument: string; until: string }> & {
+  't.no-armour-side': OfBond;
+  't09.low': { count: number; limitOhm: number };
+  't09.unread': OfBond;
+};
+const { conforms, unread } = saying<Says>();
 
 /** Braid folded and clean, faces bare, and the resistance from each armour through the frame to earth. */
 export const t09: Check = {
@@ -47,7 +58,7 @@ export const t09: Check = {
 const MEANS = { instruments: ['milliohm-meter'], unit: 'ohm' } as const;
 
 /** One armour's way through the frame to earth: across a joint alone, so the limit judges it. */
-function judgeBond(context: Context, { block }: BlockState, facts: Facts): Aspect {
+function judgeBond(context: Context, { block }: BlockState, facts: OfBond): Aspect {
   const { bondOhm: ohm, bondInstrument, bondAt } = block;
   if (ohm === null) return unread('t09.unread', facts, 'settle.bond');
   const { instruments, at } = context.transit!;

@@ -1,6 +1,13 @@
-import { conforms, unread, type Check } from '../check';
+import { type Check, saying } from '../check';
 import { asksFor } from '../grades';
 import { judgeLook } from '../look';
+
+/** What it says, and the facts of each. */
+type Says = {
+  't10.unseen-why': { reason: string };
+  't10.unseen': { reason: string };
+};
+const { conforms, unread } = saying<Says>();
 
 /** The frame is fixed and sealed to the wall; what cannot be seen from here is asked when it is opened. */
 export const t10: Check = {
