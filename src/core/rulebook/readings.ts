@@ -14,11 +14,14 @@ export interface ReadingGroup {
   fault: ReadingFault | null;
 }
 
+/** Tag of an instrument that nobody has on record, as a key of words. */
+export const NOT_ON_RECORD = 'not-on-record';
+
 /** Stands where a reading names an instrument that nobody has on record: it is told, never left out. */
 const unknownInstrument = (id: Id, site: Id): Instrument => ({
   id,
   site,
-  tag: 'an instrument that is not on record',
+  tag: NOT_ON_RECORD,
   kind: 'caliper',
   unit: 'mm',
   span: [0, 0],

@@ -1,3 +1,4 @@
+import { NOT_ON_RECORD } from './readings';
 import { isSoft } from '../measuring/soft';
 import { atMost, below, SLACK } from '../quantity/compare';
 import { DECISIVE_READINGS, diameter, type Diameter } from '../measuring/diameter';
@@ -98,7 +99,7 @@ function groupOf(
   };
   return {
     diameter: diameter('caliper', readingsMm, means, null),
-    tag: record?.tag ?? 'an instrument that is not on record',
+    tag: record?.tag ?? NOT_ON_RECORD,
     by,
     fault,
     until: record?.calibratedUntil ?? '',

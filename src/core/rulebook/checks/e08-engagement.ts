@@ -166,7 +166,7 @@ function measuredIn(
     all.length === 1
       ? all
       : countedGroups(all, (group) => weighValue(group, counts.includes(group) ? pitchMm : 1));
-  if (!kept) return { open: [valuesDisagree({ part: 'thread-engagement' }, 'as read', all)] };
+  if (!kept) return { open: [valuesDisagree({ part: 'thread-engagement' }, 'as-read', all)] };
   const open: Aspect[] = [];
   const found: EngagedLength[] = [];
   for (const group of kept) {

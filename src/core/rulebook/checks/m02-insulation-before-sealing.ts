@@ -32,7 +32,7 @@ export const m02: Check = {
     return [
       noCable(context) ??
         passedOver(context, 'insulation-before') ??
-        unread('m.no-test', { when: 'before sealing' }, 'settle.ir-before'),
+        unread('m.no-test', { when: 'before' }, 'settle.ir-before'),
     ];
   },
 };

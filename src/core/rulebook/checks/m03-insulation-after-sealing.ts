@@ -34,7 +34,7 @@ export const m03: Check = {
     return [
       noCable(context) ??
         passedOver(context, 'insulation-after') ??
-        unread('m.no-test', { when: 'after sealing' }, 'settle.ir-after'),
+        unread('m.no-test', { when: 'after' }, 'settle.ir-after'),
     ];
   },
 };

@@ -28,12 +28,12 @@ export const m05: Check = {
     const before = beforeOf(context);
     const sealedAt = context.mineral?.sealedAt ?? null;
     if (sealedAt === null) return [noCable(context) ?? unread('m05.not-sealed', {}, 'settle.ir-after')];
-    if (!before) return [unread('m.no-test', { when: 'before sealing' }, 'settle.ir-before')];
+    if (!before) return [unread('m.no-test', { when: 'before' }, 'settle.ir-before')];
     if (isLater(sealedAt, context.at)) return [unread('m05.future', { sealedAt }, 'settle.clock')];
     const { windowMin } = context.cable!.mineral!;
     const times = [...newestByPair(before.readings).values()].map(({ at }) => at).sort();
     const oldest = times[0];
-    if (oldest === undefined) return [unread('m.no-test', { when: 'before sealing' }, 'settle.ir-before')];
+    if (oldest === undefined) return [unread('m.no-test', { when: 'before' }, 'settle.ir-before')];
     const tookMin = (Date.parse(sealedAt) - Date.parse(oldest)) / 60_000;
     const facts = { tookMin, windowMin };
     if (below(tookMin, 0)) return [unread('m05.backwards', facts, 'settle.ir-before')];

@@ -7,6 +7,7 @@ import type { Aspect } from '../../record/finding';
 import { judgeEarth } from '../judge-earth';
 import { judgeLook } from '../look';
 import { parallelPath } from '../parallel-path';
+import { NOT_ON_RECORD } from '../readings';
 import { noArmourSide, noRecord, openings, packedOf, type OfCable } from '../blocks';
 
 type OfBond = OfCable & { limitOhm: number };
@@ -65,7 +66,7 @@ function judgeBond(context: Context, { block }: BlockState, facts: OfBond): Aspe
   const meter = bondInstrument ? (instruments.get(bondInstrument) ?? null) : null;
   const fault = readingFault({ fault: null, value: ohm, at: bondAt ?? at }, meter, MEANS, null);
   if (fault || !meter) {
-    const said = { ...facts, instrument: meter?.tag ?? 'An instrument', until: meter?.calibratedUntil ?? '' };
+    const said = { ...facts, instrument: meter?.tag ?? NOT_ON_RECORD, until: meter?.calibratedUntil ?? '' };
     return unread(`t.${fault ?? 'no-instrument'}`, said, 'settle.other-instrument');
   }
   return judgeEarth(context, { ohm, uncertaintyOhm: singleUncertainty(meter) }, {

@@ -19,6 +19,8 @@ import {
   lower,
   moment,
   type Sentence,
+  tool,
+  readingsSaid,
 } from './parts';
 
 /** Sentences about what is measured and looked at: fits, threads, seals, clamps, lengths. */
@@ -41,7 +43,7 @@ export const MEASURE: Record<string, Sentence> = {
   'fit.few-readings': (f) =>
     `${takes(f)}; found ${seen(f)} from ${count(n(f, 'readings'), 'reading')}, three are needed.`,
   'fit.repeatability-unknown': (f) =>
-    `${takes(f)}; found ${seen(f)}, but the repeatability of ${s(f, 'instrument')} is not known.`,
+    `${takes(f)}; found ${seen(f)}, but the repeatability of ${tool(f)} is not known.`,
   'fit.probability': (f) =>
     `${takes(f)}; found ${seen(f)}, inside with a probability of ${figure(100 * n(f, 'probability'), 1)} %, 95 % is wanted here.`,
   'fit.inside': (f) => `${takes(f)}; found ${seen(f)}, ${mm(n(f, 'marginMm'))} to the nearer limit.`,
@@ -71,13 +73,13 @@ export const MEASURE: Record<string, Sentence> = {
   'measured.past-calibration': (f) => `${measured(f)}: ${expired(f)}.`,
   'measured.outside-span': (f) => `${measured(f)}: ${outside(f)}.`,
   'measured.found-out': (f) =>
-    `${measured(f)}: ${s(f, 'instrument')} was found to have run out at its next calibration; its readings of that time cannot count.`,
-  'measured.wrong-kind': (f) => `${measured(f)}: ${s(f, 'instrument')} cannot measure this place.`,
-  'measured.no-instrument': (f) => `${measured(f)}: read with ${s(f, 'instrument')}.`,
+    `${measured(f)}: ${tool(f)} was found to have run out at its next calibration; its readings of that time cannot count.`,
+  'measured.wrong-kind': (f) => `${measured(f)}: ${tool(f)} cannot measure this place.`,
+  'measured.no-instrument': (f) => `${measured(f)}: read with ${tool(f)}.`,
   'measured.before-round': (f) =>
-    `${measured(f)}: a reading with ${s(f, 'instrument')} is dated before its round began: a clock was wrong.`,
-  'measured.in-future': (f) => `${measured(f)}: a reading with ${s(f, 'instrument')} lies in the future.`,
-  'place.disagree': (f) => `${part(f)}: readings contradict each other: ${s(f, 'said')}.`,
+    `${measured(f)}: a reading with ${tool(f)} is dated before its round began: a clock was wrong.`,
+  'measured.in-future': (f) => `${measured(f)}: a reading with ${tool(f)} lies in the future.`,
+  'place.disagree': (f) => `${part(f)}: readings contradict each other: ${readingsSaid(f)}.`,
   'look.future': (f) => `${title(f)}: answered at ${moment(s(f, 'at'))}, which is still to come.`,
   'fit.ovality-unknown': (f) => `${part(f)}: the highest ovality that it is certified for is not recorded.`,
   'fit.ovality-hidden': (f) =>

@@ -9,6 +9,18 @@ export type Sentence = (facts: Facts) => string;
 export const n = (facts: Facts, name: string): number => Number(facts[name]);
 export const s = (facts: Facts, name: string): string => String(facts[name] ?? '');
 
+/** Keys that stand where a record has no name, or readings of a place several units. */
+const NAMELESS: Record<string, string> = {
+  'not-on-record': 'an instrument that is not on record',
+  'as-read': 'as read',
+};
+const NAMELESS_KEY = new RegExp(`\\b(${Object.keys(NAMELESS).join('|')})\\b`, 'g');
+const named = (text: string): string => text.replace(NAMELESS_KEY, (key) => NAMELESS[key]!);
+
+/** The instrument that was read. */
+export const tool = (f: Facts): string => named(s(f, 'instrument'));
+/** Readings that contradict each other. */
+export const readingsSaid = (f: Facts): string => named(s(f, 'said'));
 export const range = (f: Facts) => limits(n(f, 'lowMm'), n(f, 'highMm'));
 export const seen = (f: Facts) => plusMinus(n(f, 'meanMm'), n(f, 'uncertaintyMm'));
 export const part = partIn;
@@ -32,8 +44,8 @@ const FROM: Record<string, string> = {
 };
 export const from = (f: Facts) => FROM[s(f, 'from')] ?? '';
 export const expired = (f: Facts) =>
-  `${s(f, 'instrument')} was past its calibration date ${day(s(f, 'until'))} when read; the reading is kept and cannot count`;
-export const outside = (f: Facts) => `a reading lies outside the span of ${s(f, 'instrument')}`;
+  `${tool(f)} was past its calibration date ${day(s(f, 'until'))} when read; the reading is kept and cannot count`;
+export const outside = (f: Facts) => `a reading lies outside the span of ${tool(f)}`;
 
 export const SEAL_WORDS: Record<string, string> = {
   'every-termination': 'at every termination',

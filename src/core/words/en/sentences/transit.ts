@@ -1,6 +1,6 @@
 import { count, day, mm } from '../format';
 import type { Facts } from '../../../record/finding';
-import { n, s, type Sentence } from './parts';
+import { n, s, type Sentence, tool, readingsSaid } from './parts';
 
 export const at = (f: Facts) => `opening ${s(f, 'opening')}, row ${s(f, 'row')}`;
 
@@ -25,17 +25,16 @@ export const TRANSIT: Record<string, Sentence> = {
     `${block(f)}: its armour or screen side is not recorded, and nobody confirmed that it has neither.`,
   't.not-measured': (f) =>
     `${block(f)}: its diameter ${side(f)}is not measured; its record does not stand in for that.`,
-  't.disagree': (f) => `${block(f)}: readings ${side(f)}contradict each other: ${s(f, 'said')}.`,
+  't.disagree': (f) => `${block(f)}: readings ${side(f)}contradict each other: ${readingsSaid(f)}.`,
   't.few': (f) =>
     `${block(f)}: ${side(f)}${mm(n(f, 'meanMm'))} from ${count(n(f, 'readings'), 'reading')}, three are needed.`,
   't.repeatability': (f) =>
-    `${block(f)}: ${side(f)}${mm(n(f, 'meanMm'))}, but the repeatability of ${s(f, 'instrument')} is not known.`,
+    `${block(f)}: ${side(f)}${mm(n(f, 'meanMm'))}, but the repeatability of ${tool(f)} is not known.`,
   't.past-calibration': (f) =>
-    `${block(f)}: ${s(f, 'instrument')} was past its calibration date ${s(f, 'until') ? day(s(f, 'until')) : ''} when read.`,
-  't.outside-span': (f) => `${block(f)}: a reading lies outside the span of ${s(f, 'instrument')}.`,
-  't.found-out': (f) =>
-    `${block(f)}: ${s(f, 'instrument')} was found to have run out at its next calibration.`,
-  't.wrong-kind': (f) => `${block(f)}: ${s(f, 'instrument')} cannot measure this.`,
+    `${block(f)}: ${tool(f)} was past its calibration date ${s(f, 'until') ? day(s(f, 'until')) : ''} when read.`,
+  't.outside-span': (f) => `${block(f)}: a reading lies outside the span of ${tool(f)}.`,
+  't.found-out': (f) => `${block(f)}: ${tool(f)} was found to have run out at its next calibration.`,
+  't.wrong-kind': (f) => `${block(f)}: ${tool(f)} cannot measure this.`,
   't.no-instrument': (f) => `${block(f)}: the instrument of a reading is not on record.`,
   's.no-record': (f) => `Cable ${s(f, 'cable')} in opening ${s(f, 'opening')} is not on record.`,
 };
