@@ -10,7 +10,7 @@ function View({ bindings }: { bindings: readonly KeyBinding[] }) {
     <>
       <input aria-label="text" />
       <button>press</button>
-      <div tabIndex={0}>place</div>
+      <a href="#place">place</a>
     </>
   );
 }

@@ -18,6 +18,8 @@ window.ResizeObserver = class {
   disconnect() {}
 };
 window.print = () => {};
+globalThis.CSS ??= { escape: (text: string) => text.replace(/[^\w-]/g, '\\$&') } as typeof CSS;
+Object.defineProperty(document, 'fonts', { value: new EventTarget() });
 // Charts are drawn by the real browser's tests.
 HTMLCanvasElement.prototype.getContext = () => null;
 

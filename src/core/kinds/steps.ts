@@ -88,6 +88,8 @@ export const CUT_ARMOUR = step('cut-armour', 'armour-length', {
   tools: ['armour-saw-or-rotary-cutter', 'rule'],
   anew: true,
 });
+/** Where no face of the gland meets the armour's end, nothing waits for its length. */
+export const CUT_ARMOUR_SHORT: Step = { ...CUT_ARMOUR, hold: null };
 export const STRIP_INNER = step('strip-inner', 'conductors', {
   caution: 'knife',
   tools: ['sheath-knife'],
