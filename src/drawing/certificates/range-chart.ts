@@ -1,3 +1,4 @@
+import { CHART } from '../proportions';
 import type { SeriesPart } from '../../core/finder/series';
 import { count, figure, limits } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
@@ -10,11 +11,6 @@ export interface Drop {
   highMm: number;
 }
 
-/** Width of the scale and heights of its rows, in the drawing's own millimetres. */
-const WIDTH = 190;
-const ROW = 7;
-const LEFT = 22;
-
 /** A whole size series on one scale: slots, overlaps and holes, and where a cable falls. */
 export function drawRangeChart(part: SeriesPart, drop: Drop | null): Drawing {
   const pen = new Pen();
@@ -23,22 +19,22 @@ export function drawRangeChart(part: SeriesPart, drop: Drop | null): Drawing {
   const [low, high] = [Math.min(...ends), Math.max(...ends)];
   const span = Math.max(high - low, 0.5) * 1.06;
   const start = low - span * 0.03;
-  const x = (mm: number) => LEFT + ((mm - start) / span) * WIDTH;
-  const bottom = ranges.length * ROW + 2;
+  const x = (mm: number) => CHART.leftMm + ((mm - start) / span) * CHART.widthMm;
+  const bottom = ranges.length * CHART.rowMm + 2;
   for (const [from, to] of holes) pen.polygon('void', rectangle(x(from), 0, x(to), bottom));
   ranges.forEach(({ size, rangeMm: [from, to] }, i) => {
-    const y = 1.5 + i * ROW;
-    pen.polygon('brass', rectangle(x(from), y, x(to), y + ROW - 3));
+    const y = 1.5 + i * CHART.rowMm;
+    pen.polygon('brass', rectangle(x(from), y, x(to), y + CHART.rowMm - 3));
     pen.label(size, [1, y + 3.6], 'start');
     pen.label(figure(from), [x(from) - 1, y + 3.2], 'end', true);
     pen.label(figure(to), [x(to) + 1, y + 3.2], 'start', true);
   });
-  pen.line('dimension', [[LEFT, bottom], [LEFT + WIDTH, bottom]]); // prettier-ignore
+  pen.line('dimension', [[CHART.leftMm, bottom], [CHART.leftMm + CHART.widthMm, bottom]]); // prettier-ignore
   for (const mm of ticks(start, start + span)) {
     pen.line('dimension', [[x(mm), bottom], [x(mm), bottom + 1.6]]); // prettier-ignore
-    if (x(mm) < LEFT + WIDTH - 6) pen.label(figure(mm, 2), [x(mm), bottom + 5.4], 'middle');
+    if (x(mm) < CHART.leftMm + CHART.widthMm - 6) pen.label(figure(mm, 2), [x(mm), bottom + 5.4], 'middle');
   }
-  pen.label('mm', [LEFT + WIDTH + 3, bottom + 5.4], 'start', true);
+  pen.label('mm', [CHART.leftMm + CHART.widthMm + 3, bottom + 5.4], 'start', true);
   if (drop) {
     const [from, to] = [x(drop.lowMm), Math.max(x(drop.highMm), x(drop.lowMm) + 0.6)];
     pen.polygon('sheath-outer', rectangle(from, -2, to, bottom));
@@ -47,7 +43,7 @@ export function drawRangeChart(part: SeriesPart, drop: Drop | null): Drawing {
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [0, -3, LEFT + WIDTH + 12, bottom + 8],
+    box: [0, -3, CHART.leftMm + CHART.widthMm + 12, bottom + 8],
     description: describe(seriesTitle(part), ranges, holes, overlaps, drop),
   };
 }

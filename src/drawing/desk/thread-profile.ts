@@ -1,12 +1,8 @@
+import { THREAD } from '../proportions';
 import type { Thread } from '../../core/gland/thread-table';
 import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import type { Drawing, Point } from '../shapes';
-
-/** Length of thread that is drawn, mm. */
-const LENGTH_MM = 22;
-/** Depth of a 60° thread over its pitch. */
-const DEPTH = 0.61;
 
 /** One profile over another, to scale: the thread as measured, and the one that it could be. */
 export function drawThreads(measured: { majorMm: number; pitchMm: number }, other: Thread | null): Drawing {
@@ -31,7 +27,7 @@ export function drawThreads(measured: { majorMm: number; pitchMm: number }, othe
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [-2, -8, LENGTH_MM + 2, 17],
+    box: [-2, -8, THREAD.lengthMm + 2, 17],
     description: `Thread of ${figure(measured.majorMm)} mm at a pitch of ${figure(measured.pitchMm)} mm${other ? `, held against ${other.designation}` : ''}.`,
   };
 }
@@ -47,9 +43,9 @@ function profile(
 ): void {
   const base = side === 1 ? 0 : 5;
   const points: Point[] = [];
-  for (let x = 0, i = 0; x <= LENGTH_MM + 1e-9; x += pitch / 2, i++) {
+  for (let x = 0, i = 0; x <= THREAD.lengthMm + 1e-9; x += pitch / 2, i++) {
     const crest = base + (against - radius) + taper * x;
-    points.push([x, i % 2 === 0 ? crest : crest + DEPTH * pitch]);
+    points.push([x, i % 2 === 0 ? crest : crest + THREAD.depth * pitch]);
   }
   const last = points[points.length - 1]![0];
   pen.polygon(side === 1 ? 'brass' : 'wall', [...points, [last, base + 6.5], [0, base + 6.5]]);

@@ -1,9 +1,6 @@
+import { LOOK } from '../proportions';
 import { Pen } from '../section/pen';
 import { circle, rectangle, type Drawing, type Material, type Point } from '../shapes';
-
-/** Width and height of a picture, mm on its paper. */
-const WIDTH = 60;
-const HEIGHT = 40;
 
 /** A small picture of something right or wrong; not to scale. */
 export class Stage extends Pen {
@@ -67,7 +64,7 @@ export class Stage extends Pen {
       shapes: this.shapes,
       labels: this.labels,
       anchors: [],
-      box: [0, 0, WIDTH, HEIGHT],
+      box: [0, 0, LOOK.width, LOOK.height],
       description,
     };
   }

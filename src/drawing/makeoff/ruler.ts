@@ -1,15 +1,10 @@
+import { RULER } from '../proportions';
 import type { CutMarks, Mark } from '../../core/makeoff/marks';
 import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
 import { MARK_WORDS } from '../../core/words/en/makeoff';
 
-/** Bar by which a print is checked, mm. */
-const BAR_MM = 50;
-/** Height of the drawn cable and of what stands round it, mm. */
-const CABLE_MM = 8;
-/** Cable that is drawn beyond the last mark, mm. */
-const BEYOND_MM = 25;
 /** Length of a printed strip: what fits across the paper with its margins, mm. */
 export const STRIP_MM = 180;
 
@@ -54,7 +49,7 @@ export function drawRuler(
   // A mark between two strips stands on the first of them.
   const own = cuts.marks.filter(({ atMm }) => atMm <= to + 1e-9 && (atMm > from + 1e-9 || from === 0));
   own.forEach((mark, i) => drawMark(pen, mark, range, i));
-  const foot = CABLE_MM + 13;
+  const foot = RULER.cableMm + 13;
   if (bar) drawBar(pen, from, foot + 4);
   const said = cuts.marks.map(({ id, atMm }) => `${MARK_WORDS[id]} at ${figure(atMm, 1)} mm`).join(', ');
   return {
@@ -67,17 +62,14 @@ export function drawRuler(
 }
 
 function drawBar(pen: Pen, from: number, y: number): void {
-  pen.line('dimension', [[from, y], [from + BAR_MM, y]], { width: 1.4 }); // prettier-ignore
-  for (const x of [from, from + BAR_MM]) pen.line('dimension', [[x, y - 1.2], [x, y + 1.2]], { width: 1.4 }); // prettier-ignore
-  pen.label(`${BAR_MM} mm: measure it on the print`, [from + BAR_MM + 2, y + 1], 'start', true);
+  pen.line('dimension', [[from, y], [from + RULER.barMm, y]], { width: 1.4 }); // prettier-ignore
+  for (const x of [from, from + RULER.barMm]) pen.line('dimension', [[x, y - 1.2], [x, y + 1.2]], { width: 1.4 }); // prettier-ignore
+  pen.label(`${RULER.barMm} mm: measure it on the print`, [from + RULER.barMm + 2, y + 1], 'start', true);
 }
 
 /** Length of the whole ruler, mm. */
 export const rulerLength = ({ marks }: CutMarks): number =>
-  Math.max(...marks.map(({ highMm }) => highMm), BAR_MM) + BEYOND_MM;
-
-/** Bare conductors before the first mark that are still printed where the ruler is long, mm. */
-const LEAD_MM = 60;
+  Math.max(...marks.map(({ highMm }) => highMm), RULER.barMm) + RULER.beyondMm;
 
 /**
  * The ruler in strips of one length that fit across the paper. Of a long tail only its end is printed: it is
@@ -87,17 +79,17 @@ export function rulerStrips(cuts: CutMarks): [from: number, to: number][] {
   const length = rulerLength(cuts);
   if (cuts.marks.length === 0) return [];
   const first = Math.min(...cuts.marks.map(({ atMm }) => atMm));
-  const start = length <= 2 * STRIP_MM ? 0 : Math.max(0, Math.floor(first - LEAD_MM));
+  const start = length <= 2 * STRIP_MM ? 0 : Math.max(0, Math.floor(first - RULER.leadMm));
   const strips: [number, number][] = [];
   for (let from = start; from < length - 1e-9; from += STRIP_MM) strips.push([from, from + STRIP_MM]);
   return strips;
 }
 
 const layer = (from: number, to: number, share: number) =>
-  rectangle(from, (CABLE_MM * (1 - share)) / 2, to, (CABLE_MM * (1 + share)) / 2);
+  rectangle(from, (RULER.cableMm * (1 - share)) / 2, to, (RULER.cableMm * (1 + share)) / 2);
 
 function drawScale(pen: Pen, [from, to]: readonly [number, number]): void {
-  const y = CABLE_MM + 4;
+  const y = RULER.cableMm + 4;
   pen.line('dimension', [[from, y], [to, y]], { width: 1.4 }); // prettier-ignore
   for (let mm = Math.ceil(from); mm <= to; mm++) {
     const length = mm % 10 === 0 ? 3.4 : mm % 5 === 0 ? 2.4 : 1.4;
@@ -111,8 +103,8 @@ function drawScale(pen: Pen, [from, to]: readonly [number, number]): void {
 function drawMark(pen: Pen, mark: Mark, [from, to]: readonly [number, number], row: number): void {
   const { atMm, lowMm, highMm } = mark;
   const top = -3 - row * 4.6;
-  pen.line('void', [[atMm, CABLE_MM + 4], [atMm, top]], { width: 2.2 }); // prettier-ignore
-  pen.line('dimension', [[Math.max(lowMm, from), CABLE_MM + 2], [Math.min(highMm, to), CABLE_MM + 2]], { width: 3 }); // prettier-ignore
+  pen.line('void', [[atMm, RULER.cableMm + 4], [atMm, top]], { width: 2.2 }); // prettier-ignore
+  pen.line('dimension', [[Math.max(lowMm, from), RULER.cableMm + 2], [Math.min(highMm, to), RULER.cableMm + 2]], { width: 3 }); // prettier-ignore
   const words = `${MARK_WORDS[mark.id]}: ${figure(atMm, 1)} mm (${figure(lowMm, 1)} to ${figure(highMm, 1)})`;
   const late = atMm > (from + to) / 2;
   pen.label(words, [atMm + (late ? -1.4 : 1.4), top + 1.4], late ? 'end' : 'start');

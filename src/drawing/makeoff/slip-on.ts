@@ -1,3 +1,4 @@
+import { SLIP_ON } from '../proportions';
 import type { Part } from '../../core/kinds/steps';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing, type Material, type Point } from '../shapes';
@@ -11,8 +12,6 @@ const SHAPES: Record<string, { material: Material; left: number; right: number; 
   ring: { material: 'brass', left: 8, right: 9.6, length: 8 },
   tag: { material: 'brass', left: 12, right: 12, length: 3 },
 };
-const CABLE_R = 6;
-const STEP_MM = 30;
 
 /**
  * The parts on the cable in the order in which they are slipped on, the first one furthest from the end; each
@@ -22,14 +21,14 @@ const STEP_MM = 30;
  */
 export function drawSlipOn(parts: readonly Part[], next: string | null): Drawing {
   const pen = new Pen();
-  const right = parts.length * STEP_MM + 12;
+  const right = parts.length * SLIP_ON.stepMm + 12;
   const end = -14;
-  pen.polygon('sheath-outer', rectangle(end, -CABLE_R, right, CABLE_R));
+  pen.polygon('sheath-outer', rectangle(end, -SLIP_ON.cableRadiusMm, right, SLIP_ON.cableRadiusMm));
   pen.line('axis', [[end - 6, 0], [right, 0]], { dashed: true }); // prettier-ignore
   const waiting = parts.findIndex(({ id }) => id === next);
   parts.forEach(({ id, words }, i) => {
     const off = waiting >= 0 && i > waiting;
-    const x = (parts.length - 1 - i) * STEP_MM + 4;
+    const x = (parts.length - 1 - i) * SLIP_ON.stepMm + 4;
     const shape = SHAPES[id] ?? SHAPES['back-nut']!;
     if (off) return;
     outline(pen, x, shape, id);

@@ -1,10 +1,8 @@
+import { LINK } from '../proportions';
 import { linkPath, type Bend, type PathPoint } from '../../core/mineral/link';
 import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing, type Point } from '../shapes';
-
-/** A box at each end of the path, as a share of the drawing. */
-const BOX_SHARE = 0.08;
 
 /**
  * The path of a link as it is entered, to scale in its plane: straights, bends, an accessory at each end, and
@@ -22,7 +20,7 @@ export function drawLinkPath(
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const span = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys), 1);
-  const box = span * BOX_SHARE;
+  const box = span * LINK.boxShare;
   pen.line('armour', points, { width: span * 0.008 });
   pen.line('axis', points, { dashed: true });
   const [first, last] = [points[0]!, points[points.length - 1]!];

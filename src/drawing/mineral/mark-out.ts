@@ -1,11 +1,8 @@
+import { MARK_OUT } from '../proportions';
 import type { EndMarks } from '../../core/mineral/marks';
 import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { rectangle, type Drawing } from '../shapes';
-
-/** Half height of the drawn sheath, and cable drawn beyond the last mark, mm. */
-const R = 4;
-const BEYOND_MM = 30;
 
 /** Marks of a mineral-insulated end on a ruler from the square cut, in millimetres: printed at its size it is laid along the cable. */
 export function drawMarkOut(marks: EndMarks, jacketed: boolean): Drawing {
@@ -19,12 +16,12 @@ export function drawMarkOut(marks: EndMarks, jacketed: boolean): Drawing {
     ...(jacketed ? ([['Jacket back to', jacketMm]] as [string, number][]) : []),
   ];
   const last = Math.max(...rows.map(([, mm]) => mm));
-  const end = last + BEYOND_MM;
-  pen.polygon('sheath-inner', rectangle(0, -R * 0.5, stripMm, R * 0.5));
-  for (const y of [-R * 0.2, R * 0.2]) pen.line('conductor', [[0, y], [stripMm, y]]); // prettier-ignore
-  pen.polygon('conductor', rectangle(stripMm, -R * 0.75, end, R * 0.75));
-  if (jacketed) pen.polygon('sheath-outer', rectangle(jacketMm, -R, end, R));
-  const scale = R + 4;
+  const end = last + MARK_OUT.beyondMm;
+  pen.polygon('sheath-inner', rectangle(0, -MARK_OUT.radiusMm * 0.5, stripMm, MARK_OUT.radiusMm * 0.5));
+  for (const y of [-MARK_OUT.radiusMm * 0.2, MARK_OUT.radiusMm * 0.2]) pen.line('conductor', [[0, y], [stripMm, y]]); // prettier-ignore
+  pen.polygon('conductor', rectangle(stripMm, -MARK_OUT.radiusMm * 0.75, end, MARK_OUT.radiusMm * 0.75));
+  if (jacketed) pen.polygon('sheath-outer', rectangle(jacketMm, -MARK_OUT.radiusMm, end, MARK_OUT.radiusMm));
+  const scale = MARK_OUT.radiusMm + 4;
   pen.line('dimension', [[0, scale], [end, scale]], { width: 1.4 }); // prettier-ignore
   for (let mm = 0; mm <= end; mm++) {
     const length = mm % 10 === 0 ? 3.4 : mm % 5 === 0 ? 2.4 : 1.4;
@@ -35,7 +32,7 @@ export function drawMarkOut(marks: EndMarks, jacketed: boolean): Drawing {
   [...rows]
     .sort((a, b) => a[1] - b[1])
     .forEach(([title, mm], i) => {
-      const top = -R - 3 - i * 4.6;
+      const top = -MARK_OUT.radiusMm - 3 - i * 4.6;
       pen.line('void', [[mm, scale], [mm, top]], { width: 2 }); // prettier-ignore
       pen.label(`${title}: ${figure(mm, 1)} mm`, [mm - 1.4, top + 1.4], 'end');
     });
@@ -47,7 +44,7 @@ export function drawMarkOut(marks: EndMarks, jacketed: boolean): Drawing {
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [-4, -R - 4 - rows.length * 4.6, end + 4, bar + 4],
+    box: [-4, -MARK_OUT.radiusMm - 4 - rows.length * 4.6, end + 4, bar + 4],
     description: `Marks from the square cut: ${rows.map(([title, mm]) => `${title} ${figure(mm, 1)} mm`).join(', ')}.`,
   };
 }

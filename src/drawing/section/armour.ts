@@ -1,10 +1,10 @@
+import { SECTION } from '../proportions';
 import type { Stage } from '../../core/makeoff/stage';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import type { ArmourType } from '../../core/record/types';
 import type { Point } from '../shapes';
-import { SLIPPED_MM } from './body';
 import type { SectionFacts } from './facts';
-import { CABLE_MM, coneTopR, overCone, type Geometry } from './geometry';
+import { coneTopR, overCone, type Geometry } from './geometry';
 import type { Pen } from './pen';
 
 /** Armour from the cable to the cone or the stop, with the ring that holds it. */
@@ -27,7 +27,7 @@ export function drawArmour(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geome
     else straight(pen, g, type);
   }
   if (stage.clamped) drawRing(pen, dossier, m, g);
-  else pen.shifted(SLIPPED_MM, () => drawRing(pen, dossier, m, g));
+  else pen.shifted(SECTION.slippedMm, () => drawRing(pen, dossier, m, g));
 }
 
 function drawCone(pen: Pen, g: Geometry): void {
@@ -42,7 +42,7 @@ function onCone(pen: Pen, m: SectionFacts, g: Geometry, type: ArmourType): void 
   const top = coneTopR(g);
   const ride = g.armourT / 2;
   const seen = m.seen('armour-seated');
-  const end = g.nut[1] + CABLE_MM;
+  const end = g.nut[1] + SECTION.cableMm;
   const dashed = type === 'wire';
   for (const side of [-1, 1]) {
     const tail: Point[] = [
@@ -68,7 +68,7 @@ function onCone(pen: Pen, m: SectionFacts, g: Geometry, type: ArmourType): void 
 
 /** Armour that is cut and lies on the inner sheath as it grew. */
 function straight(pen: Pen, g: Geometry, type: ArmourType): void {
-  const end = g.nut[1] + CABLE_MM;
+  const end = g.nut[1] + SECTION.cableMm;
   for (const side of [-1, 1]) {
     const y = side * (g.innerR + g.armourT / 2);
     pen.line('armour', [[g.armourEnd!, y], [end, y]], { place: 'armour', dashed: type === 'wire', width: g.armourT }); // prettier-ignore
@@ -123,7 +123,7 @@ function faceMark(pen: Pen, holds: ArmourType | null, [x, y]: Point): void {
 
 /** Corrugated or interlocked armour: ridges up to the stop of the body. */
 function ridges(pen: Pen, g: Geometry, from: number): void {
-  const end = g.nut[1] + CABLE_MM;
+  const end = g.nut[1] + SECTION.cableMm;
   const pitch = Math.max(2.4, g.armourT * 1.6);
   for (const side of [-1, 1]) {
     const points: Point[] = [];
@@ -135,7 +135,7 @@ function ridges(pen: Pen, g: Geometry, from: number): void {
 }
 
 function loose(pen: Pen, g: Geometry): void {
-  const end = g.nut[1] + CABLE_MM;
+  const end = g.nut[1] + SECTION.cableMm;
   for (const side of [-1, 1]) {
     const y = side * (g.innerR + g.armourT / 2);
     pen.line('armour', [[g.sheathCut - 6, y], [end, y]], { dashed: true, width: g.armourT }); // prettier-ignore

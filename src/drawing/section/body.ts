@@ -1,3 +1,4 @@
+import { SECTION } from '../proportions';
 import type { Stage } from '../../core/makeoff/stage';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { circle, rectangle } from '../shapes';
@@ -5,16 +6,13 @@ import type { SectionFacts } from './facts';
 import { coneTopR, housingR, overCone, type Geometry } from './geometry';
 import type { Pen } from './pen';
 
-/** How far out on the cable a part is drawn that is not in its place yet, mm. Chosen: clear of the part in its place. */
-export const SLIPPED_MM = 16;
-
 /** The metal of a gland: male thread, body, middle nut, back nut. */
 export function drawBody(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometry, stage: Stage): void {
   const { drawing } = kindOf(dossier);
-  const away = stage.nut ? 0 : SLIPPED_MM;
+  const away = stage.nut ? 0 : SECTION.slippedMm;
   if (drawing === 'industrial') {
     if (stage.body) industrialBody(pen, g);
-    pen.shifted(stage.clamped ? 0 : SLIPPED_MM, () => industrialNut(pen, g));
+    pen.shifted(stage.clamped ? 0 : SECTION.slippedMm, () => industrialNut(pen, g));
     return;
   }
   if (drawing === 'resin') {
@@ -22,7 +20,7 @@ export function drawBody(pen: Pen, dossier: Dossier, m: SectionFacts, g: Geometr
   } else {
     if (stage.body) glandBody(pen, g);
     if (stage.clamped) middleNut(pen, g);
-    else pen.shifted(SLIPPED_MM, () => middleNut(pen, g));
+    else pen.shifted(SECTION.slippedMm, () => middleNut(pen, g));
   }
   pen.shifted(away, () => backNut(pen, g));
 }

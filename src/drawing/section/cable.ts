@@ -1,15 +1,13 @@
+import { SECTION } from '../proportions';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { rectangle, type Point } from '../shapes';
 import type { SectionFacts } from './facts';
-import { CABLE_MM, TAIL_MM, type Geometry } from './geometry';
+import { type Geometry } from './geometry';
 import type { Pen } from './pen';
-
-/** Most cores that are drawn one by one. */
-const MOST_CORES = 12;
 
 /** Sheaths as measured, up to where they are cut. */
 export function drawSheaths(pen: Pen, { size, cable }: Dossier, g: Geometry): void {
-  const end = g.nut[1] + CABLE_MM;
+  const end = g.nut[1] + SECTION.cableMm;
   pen.polygon('sheath-outer', rectangle(g.sheathCut, -g.outerR, end, g.outerR), 'outer-sheath');
   const shape = cable?.shape ?? 'round';
   pen.polygon(
@@ -23,8 +21,8 @@ export function drawSheaths(pen: Pen, { size, cable }: Dossier, g: Geometry): vo
 /** Cores from the sheath, through the pot where there is one, to the tails in the box. */
 export function drawCores(pen: Pen, { cable }: Dossier, m: SectionFacts, g: Geometry): void {
   const total = (cable?.cores ?? []).reduce((sum, { count }) => sum + count, 0);
-  const drawn = Math.min(Math.max(total, 1), MOST_CORES);
-  const end = g.nut[1] + CABLE_MM;
+  const drawn = Math.min(Math.max(total, 1), SECTION.mostCores);
+  const end = g.nut[1] + SECTION.cableMm;
   const bundle = Math.min(((m.overCoresMm ?? g.innerR * 1.72) / 2) * 0.98, g.innerR * 0.92);
   const band = (2 * bundle) / drawn;
   const half = band * 0.42;
@@ -38,12 +36,12 @@ export function drawCores(pen: Pen, { cable }: Dossier, m: SectionFacts, g: Geom
     const y = drawn === 1 ? 0 : share * (bundle - band / 2);
     const potY = drawn === 1 ? 0 : share * (potR - half);
     const tailY = share * spread;
-    const spine: Point[] = [[-TAIL_MM, tailY], [-TAIL_MM * 0.6, tailY], [tip, potY], [from - 3, potY], [from, y], [end, y]]; // prettier-ignore
+    const spine: Point[] = [[-SECTION.tailMm, tailY], [-SECTION.tailMm * 0.6, tailY], [tip, potY], [from - 3, potY], [from, y], [end, y]]; // prettier-ignore
     const up = spine.map(([x, yy]): Point => [x, yy - half]);
     const down = spine.map(([x, yy]): Point => [x, yy + half]).reverse();
     pen.polygon('core', [...up, ...down], g.pot ? 'over-cores' : undefined, i);
     const wire = half * 0.55;
-    pen.polygon('conductor', rectangle(-TAIL_MM - 6, tailY - wire, -TAIL_MM, tailY + wire));
+    pen.polygon('conductor', rectangle(-SECTION.tailMm - 6, tailY - wire, -SECTION.tailMm, tailY + wire));
   }
   if (m.seen('conductors') === 'scored') {
     const y = -bundle;

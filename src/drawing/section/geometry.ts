@@ -1,17 +1,8 @@
+import { APART, PROPORTIONS, SECTION, USUAL } from '../proportions';
 import { threadOf } from '../../core/gland/thread-table';
 import { engagedLength } from '../../core/gland/threads';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import type { SectionFacts } from './facts';
-
-/** Smallest thing that is drawn, so that a part never vanishes, mm. */
-const LEAST_MM = 0.4;
-/** Length of cable drawn outside the gland and of tails inside the box, mm. Chosen: drawn, not measured. */
-export const CABLE_MM = 32;
-export const TAIL_MM = 30;
-/** Length of an adaptor's body between the walls, mm. */
-const ADAPTOR_MM = 12;
-/** Thickness of an earth tag ring, mm. */
-const TAG_MM = 2.5;
 
 /** A stretch along the cable, mm: from the inside face of the wall (0) outwards. */
 export type Span = readonly [from: number, to: number];
@@ -51,38 +42,6 @@ export interface Geometry {
   reach: number;
 }
 
-/** A wall whose thickness nobody recorded is drawn like this, mm. Chosen: a usual box. */
-export const UNKNOWN_WALL_MM = 5;
-
-/** What is drawn where neither record nor reading says, mm. Chosen: usual sizes; drawn, never judged. */
-const USUAL = {
-  majorMm: 25, acrossMm: 37, bodyLengthMm: 58, maleMm: 15, armourMm: 1, gapMm: 2.5, proudMm: 4, potReachMm: 20, coresMm: 10,
-}; // prettier-ignore
-
-/**
- * Where parts lie along a gland's body, as shares of its length, and how they stand to each other. Drawn, not
- * measured: chosen so that parts of every size stay apart and in their order.
- */
-const PROPORTIONS = {
-  innerSeal: [0.12, 0.28],
-  diaphragm: [0.1, 0.26],
-  cone: { from: 0.3, fromIndustrial: 0.2, length: 0.17 },
-  /** Where on the cone the armour ends, and by how much more, mm. */
-  coneTop: { share: 0.35, moreMm: 1 },
-  ring: { from: 0.06, to: 0.03 },
-  gripped: 0.4,
-  armourLength: 0.24,
-  sheathCut: { withoutPot: 0.3, plain: 0.45 },
-  outerSeal: { at: 0.7, atIndustrial: 0.66, length: 0.17 },
-  nut: 0.68,
-  /** Outer sheath to the bore of the gland, where no cable is known. */
-  outerToThread: 1.6,
-  reach: 1.5,
-} as const;
-
-/** Room that is left between parts so that they can be told apart, mm. Chosen; drawn, not measured. */
-const APART = { beforeCone: 2, gripped: 1, armour: 2, sheath: 3, nut: 5, adaptor: 4.5, crotch: 3, cores: 4, body: 15, frame: 10 }; // prettier-ignore
-
 type Radii = Pick<Geometry, 'majorR' | 'glandMajorR' | 'bodyR' | 'innerR' | 'outerR' | 'armourT'>;
 
 /** Radii of gland and cable. */
@@ -101,7 +60,7 @@ function radiiOf(dossier: Dossier, m: SectionFacts): Radii {
     bodyR: (size?.acrossMm ?? USUAL.acrossMm) / 2,
     innerR,
     outerR: (m.outerMm ?? cable?.outerMm ?? glandMajorR * PROPORTIONS.outerToThread) / 2,
-    armourT: Math.max(armourMm, LEAST_MM),
+    armourT: Math.max(armourMm, SECTION.leastMm),
   };
 }
 
@@ -120,7 +79,7 @@ function onWall(dossier: Dossier, m: SectionFacts, wallMm: number, maleMm: numbe
   });
   const washer: Span | null = washerMm > 0 ? [wallMm, wallMm + washerMm] : null;
   let at = wallMm + washerMm;
-  const tag: Span | null = kindOf(dossier).certified ? null : [at, at + TAG_MM];
+  const tag: Span | null = kindOf(dossier).certified ? null : [at, at + SECTION.tagMm];
   if (tag) at = tag[1];
   // Fewer threads than the records promise: the gland is not screwed home and stands off the wall.
   at += m.engagedMm === null ? 0 : Math.max(0, expected - m.engagedMm);
@@ -129,7 +88,7 @@ function onWall(dossier: Dossier, m: SectionFacts, wallMm: number, maleMm: numbe
   for (const adaptor of [...(entry.adaptors ?? [])].reverse()) {
     const femaleR = (threadOf(adaptor.female)?.nominalMm ?? outer * 2) / 2;
     const maleR = (threadOf(adaptor.male)?.nominalMm ?? outer * 2) / 2;
-    const body: Span = [at, at + ADAPTOR_MM];
+    const body: Span = [at, at + SECTION.adaptorMm];
     adaptors.push({ body, male: [at - maleMm, at], outerR: Math.max(femaleR, maleR) + APART.adaptor, maleR });
     outer = femaleR;
     at = body[1];
@@ -176,7 +135,7 @@ export function geometryOf(dossier: Dossier, m: SectionFacts): Geometry {
   const kind = kindOf(dossier);
   const radii = radiiOf(dossier, m);
   const length = size?.bodyLengthMm ?? USUAL.bodyLengthMm;
-  const wall = Math.max(enclosure.wallMm ?? UNKNOWN_WALL_MM, LEAST_MM);
+  const wall = Math.max(enclosure.wallMm ?? SECTION.unknownWallMm, SECTION.leastMm);
   const male = size?.maleLengthMm ?? USUAL.maleMm;
   const standing = onWall(dossier, m, wall, male, radii.majorR);
   const { shoulder, adaptors } = standing;
@@ -237,10 +196,7 @@ export function overCone(g: Geometry, x: number): number {
   const from = g.armourEnd!;
   const to = g.cone![1];
   const top = coneTopR(g) + g.armourT;
-  const foot = g.innerR + CONE_FOOT_MM + g.armourT;
+  const foot = g.innerR + SECTION.coneFootMm + g.armourT;
   if (x <= from) return top;
   return x >= to ? foot : top + ((foot - top) * (x - from)) / (to - from);
 }
-
-/** Thickness of the cone at its foot, mm. */
-const CONE_FOOT_MM = 0.8;

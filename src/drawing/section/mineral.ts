@@ -1,4 +1,4 @@
-import { UNKNOWN_WALL_MM } from './geometry';
+import { MINERAL, SECTION } from '../proportions';
 import { wallWords } from './wall';
 import { threadOf } from '../../core/gland/thread-table';
 import { FINISHED, type Stage } from '../../core/makeoff/stage';
@@ -13,18 +13,6 @@ import { drawWall } from './wall';
 import type { Geometry, Span } from './geometry';
 import { Pen } from './pen';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
-
-/** Cable drawn outside, and tails drawn beyond the pot's mouth, mm. */
-const CABLE_MM = 34;
-const TAIL_MM = 26;
-/** Pot from the end of its thread to its mouth, its wall, the disc in its mouth, mm. */
-const CAVITY_MM = 18;
-const POT_WALL_MM = 2.2;
-const DISC_MM = 3;
-/** Drain nut on the thread inside the pot, mm. */
-const DRAIN_MM = 3;
-/** Copper of the sheath and jacket as drawn, mm. */
-const COPPER_MM = 0.9;
 
 /** Radii and stations of one mineral-insulated end, mm; 0 is the inside face of the wall, outwards is positive. */
 interface End {
@@ -58,8 +46,8 @@ export function drawMineral(dossier: Dossier, stage: Stage = FINISHED): Drawing 
   const end = endOf(dossier);
   const pen = new Pen();
   drawEnd(pen, dossier, end, stage);
-  const left = end.mouth - TAIL_MM - 6;
-  let right = end.nut[1] + CABLE_MM;
+  const left = end.mouth - MINERAL.tailMm - 6;
+  let right = end.nut[1] + MINERAL.cableMm;
   pen.line('axis', [[left, 0], [right, 0]], { dashed: true }); // prettier-ignore
   const link = cable?.mineral?.link ?? null;
   const isLink = kindOf(dossier).link;
@@ -80,7 +68,7 @@ function endOf(dossier: Dossier): End {
   const m = factsOf(dossier);
   const sheathR = (m.outerMm ?? (cable && metalSheathMm(cable)) ?? 9) / 2;
   const pot = size?.mineral ?? null;
-  const wall = Math.max(enclosure.wallMm ?? UNKNOWN_WALL_MM, 0.4);
+  const wall = Math.max(enclosure.wallMm ?? SECTION.unknownWallMm, 0.4);
   const washerMm = entry.washerMm ?? 0;
   const shoulder = wall + washerMm;
   const tip = shoulder - (size?.maleLengthMm ?? 15);
@@ -104,7 +92,7 @@ function endOf(dossier: Dossier): End {
     nut: [shoulder + 0.45 * length, shoulder + length],
     rear,
     threadEnd,
-    mouth: sheathEnd - CAVITY_MM,
+    mouth: sheathEnd - MINERAL.cavityMm,
     sheathEnd,
     jacketCut: Math.max(rear + (pot?.gripMm ?? 20), shoulder + 0.7 * length),
     reach: Math.max(bodyR * 1.5, bodyR + 14),
@@ -115,10 +103,13 @@ function drawEnd(pen: Pen, dossier: Dossier, e: End, stage: Stage): void {
   const { cable } = dossier;
   const seen = (look: string) => dossier.looks.get(look)?.answer ?? null;
   const mineral = cable?.mineral ?? null;
-  const end = e.nut[1] + CABLE_MM;
-  const cut = stage.outerCut ? e.sheathEnd : e.mouth - TAIL_MM;
+  const end = e.nut[1] + MINERAL.cableMm;
+  const cut = stage.outerCut ? e.sheathEnd : e.mouth - MINERAL.tailMm;
   pen.polygon('conductor', rectangle(cut, -e.sheathR, end, e.sheathR), 'outer-sheath');
-  pen.polygon('sheath-inner', rectangle(cut, -e.sheathR + COPPER_MM, end, e.sheathR - COPPER_MM));
+  pen.polygon(
+    'sheath-inner',
+    rectangle(cut, -e.sheathR + MINERAL.copperMm, end, e.sheathR - MINERAL.copperMm),
+  );
   if (mineral?.jacketed) {
     pen.ring('sheath-outer', [stage.outerCut ? e.jacketCut : cut, end], e.sheathR, e.jacketR);
   }
@@ -128,24 +119,24 @@ function drawEnd(pen: Pen, dossier: Dossier, e: End, stage: Stage): void {
     if (stage.drain) {
       pen.ring(
         'brass',
-        [e.sheathEnd - 1 - DRAIN_MM, e.sheathEnd - 1],
+        [e.sheathEnd - 1 - MINERAL.drainMm, e.sheathEnd - 1],
         e.sheathR * 0.82,
-        e.potR - POT_WALL_MM,
+        e.potR - MINERAL.potWallMm,
         'drain-wire',
       );
       const square = seen('drain-wire') !== 'touching';
-      const y = e.potR - POT_WALL_MM - 1;
-      pen.line('armour', [[e.sheathEnd - 2, y], [e.mouth + DISC_MM, square ? y : e.sheathR * 0.4], [e.mouth - TAIL_MM * 0.7, e.sheathR + 5]], { width: 1.4, place: 'drain-wire' }); // prettier-ignore
-      pen.label('drain wire', [e.mouth - TAIL_MM * 0.7, e.sheathR + 9], 'start', true);
+      const y = e.potR - MINERAL.potWallMm - 1;
+      pen.line('armour', [[e.sheathEnd - 2, y], [e.mouth + MINERAL.discMm, square ? y : e.sheathR * 0.4], [e.mouth - MINERAL.tailMm * 0.7, e.sheathR + 5]], { width: 1.4, place: 'drain-wire' }); // prettier-ignore
+      pen.label('drain wire', [e.mouth - MINERAL.tailMm * 0.7, e.sheathR + 9], 'start', true);
     }
   }
   if (stage.pot) drawPot(pen, e, stage, seen('pot-filled'), seen('pot-square'));
   if (stage.inWall) {
     drawWall(pen, dossier, wallGeometry(e));
     gland(pen, e);
-  } else if (stage.pot) pen.shifted(CABLE_MM * 0.6, () => gland(pen, e));
+  } else if (stage.pot) pen.shifted(MINERAL.cableMm * 0.6, () => gland(pen, e));
   if (stage.nut) gripNut(pen, e);
-  else pen.shifted(CABLE_MM * 0.75, () => gripNut(pen, e));
+  else pen.shifted(MINERAL.cableMm * 0.75, () => gripNut(pen, e));
   if (seen('shroud') === 'fitted' && stage.nut) {
     const r = e.bodyR + 1.4;
     const from = e.shoulder + 2;
@@ -162,19 +153,16 @@ const wallGeometry = (e: End): Geometry =>
     adaptors: [], wallTip: e.tip, tip: e.tip, shoulder: e.shoulder, reach: e.reach,
   }) as unknown as Geometry; // prettier-ignore
 
-/** Most conductors that are drawn one by one. */
-const MOST = 7;
-
 function drawConductors(pen: Pen, { cable }: Dossier, e: End, stage: Stage, end: number): void {
   const names = cable?.mineral?.conductors ?? ['1', '2'];
-  const drawn = Math.min(names.length, MOST);
+  const drawn = Math.min(names.length, MINERAL.mostConductors);
   const bundle = e.sheathR * 0.62;
   const half = Math.min(1.1, (bundle / drawn) * 0.8);
   for (let i = 0; i < drawn; i++) {
     const share = drawn === 1 ? 0 : -1 + (2 * i) / (drawn - 1);
     const y = share * bundle;
     const tail = share * (e.sheathR + drawn * 1.2);
-    const out = e.mouth - TAIL_MM;
+    const out = e.mouth - MINERAL.tailMm;
     const spine: Point[] = [[out, tail], [e.mouth - 9, tail], [e.mouth - 2, y], [end, y]]; // prettier-ignore
     const band = (r: number, points: Point[]) => [
       ...points.map(([x, v]): Point => [x, v - r]),
@@ -182,13 +170,13 @@ function drawConductors(pen: Pen, { cable }: Dossier, e: End, stage: Stage, end:
     ];
     pen.polygon('conductor', band(half * 0.6, spine), undefined, i);
     // Sleeves run from the disc to the conductors' ends.
-    if (stage.filled) pen.polygon('core', band(half, [[out + 5, tail], [e.mouth - 9, tail], [e.mouth - 2, y], [e.mouth + DISC_MM, y]]), undefined, i); // prettier-ignore
+    if (stage.filled) pen.polygon('core', band(half, [[out + 5, tail], [e.mouth - 9, tail], [e.mouth - 2, y], [e.mouth + MINERAL.discMm, y]]), undefined, i); // prettier-ignore
   }
 }
 
 function drawPot(pen: Pen, e: End, stage: Stage, filled: string | null, square: string | null): void {
   const tilt = square === 'tilted' ? 1.6 : 0;
-  const inner = e.potR - POT_WALL_MM;
+  const inner = e.potR - MINERAL.potWallMm;
   pen.polygon('brass', [[e.mouth - tilt, -e.potR], [e.rear - tilt, -e.potR], [e.rear - tilt, -e.sheathR], [e.threadEnd, -e.sheathR], [e.threadEnd, -inner], [e.mouth - tilt, -inner]], 'pot-square'); // prettier-ignore
   pen.polygon('brass', [[e.mouth + tilt, e.potR], [e.rear + tilt, e.potR], [e.rear + tilt, e.sheathR], [e.threadEnd, e.sheathR], [e.threadEnd, inner], [e.mouth + tilt, inner]], 'pot-square'); // prettier-ignore
   for (const side of [-1, 1]) {
@@ -198,10 +186,10 @@ function drawPot(pen: Pen, e: End, stage: Stage, filled: string | null, square: 
     pen.line('dimension', crests, { place: 'pot-projection' });
   }
   if (!stage.filled) return;
-  pen.ring('compound', [e.mouth + DISC_MM, e.threadEnd], e.sheathR * 0.7, inner, 'pot-filled');
+  pen.ring('compound', [e.mouth + MINERAL.discMm, e.threadEnd], e.sheathR * 0.7, inner, 'pot-filled');
   pen.polygon(
     'compound',
-    rectangle(e.mouth + DISC_MM, -e.sheathR * 0.75, e.sheathEnd, e.sheathR * 0.75),
+    rectangle(e.mouth + MINERAL.discMm, -e.sheathR * 0.75, e.sheathEnd, e.sheathR * 0.75),
     'pot-filled',
     0,
   );
@@ -209,8 +197,12 @@ function drawPot(pen: Pen, e: End, stage: Stage, filled: string | null, square: 
     pen.polygon('void', circle(e.mouth + 8, -inner * 0.5, 1.1), 'pot-filled');
     pen.polygon('void', circle(e.mouth + 11, inner * 0.4, 0.8), 'pot-filled');
   }
-  const home = filled === 'disc' ? -DISC_MM : 0;
-  pen.polygon('rubber', rectangle(e.mouth + home, -inner, e.mouth + DISC_MM + home, inner), 'pot-filled');
+  const home = filled === 'disc' ? -MINERAL.discMm : 0;
+  pen.polygon(
+    'rubber',
+    rectangle(e.mouth + home, -inner, e.mouth + MINERAL.discMm + home, inner),
+    'pot-filled',
+  );
   // Crimped over the disc, at every point.
   const crimps = filled === 'crimp' ? [-1] : [-1, 1];
   for (const side of crimps)
@@ -240,7 +232,7 @@ function drawFarEnd(pen: Pen, dossier: Dossier, e: End, stage: Stage, link: Mine
   const other = new Pen();
   const sound = { ...dossier, looks: new Map() };
   drawEnd(other, sound, e, { ...FINISHED, inWall: stage.inWall });
-  const near = e.nut[1] + CABLE_MM;
+  const near = e.nut[1] + MINERAL.cableMm;
   const right = near + 10 + near;
   const turned = (points: readonly Point[]) => points.map(([x, y]): Point => [right - x, y]);
   // Only the near end is touched and measured.
@@ -251,7 +243,7 @@ function drawFarEnd(pen: Pen, dossier: Dossier, e: End, stage: Stage, link: Mine
   }
   const words = link ? linkWords(link) : ['path not recorded'];
   words.forEach((text, i) => pen.label(text, [near + 5, e.reach - 2 + 4.5 * i], 'middle', i > 0));
-  return right - e.mouth + TAIL_MM + 6;
+  return right - e.mouth + MINERAL.tailMm + 6;
 }
 
 const linkWords = (link: MineralLink): string[] => {

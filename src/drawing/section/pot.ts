@@ -1,3 +1,4 @@
+import { SECTION } from '../proportions';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { rectangle } from '../shapes';
 import { bubbles } from './body';
@@ -48,13 +49,11 @@ export function drawWitness(pen: Pen, m: SectionFacts, g: Geometry): void {
   );
 }
 
-const DAM_MM = 3.5;
-
 function drawDam(pen: Pen, m: SectionFacts, { pot, bodyR }: Geometry): void {
   if (m.seen('resin-dam') === 'dam') return;
   const [from] = pot!.span;
-  pen.polygon('dam', rectangle(from, -pot!.boreR, from + DAM_MM, pot!.boreR), 'resin-dam');
-  pen.line('dimension', [[from + DAM_MM / 2, pot!.boreR - 1], [-2, bodyR + 6]], {}); // prettier-ignore
+  pen.polygon('dam', rectangle(from, -pot!.boreR, from + SECTION.damMm, pot!.boreR), 'resin-dam');
+  pen.line('dimension', [[from + SECTION.damMm / 2, pot!.boreR - 1], [-2, bodyR + 6]], {}); // prettier-ignore
   pen.label('fibre dam', [-2.5, bodyR + 8], 'end', true);
 }
 
@@ -64,7 +63,7 @@ function fillWithResin(pen: Pen, m: SectionFacts, { pot, bodyR }: Geometry): voi
   const lost = m.seen('resin-dam') === 'dam';
   // A fill that was not seen at the vent leaves the top of the chamber open.
   const top = short ? -pot!.boreR * 0.35 : -pot!.boreR;
-  const start = lost ? from - 8 : from + DAM_MM;
+  const start = lost ? from - 8 : from + SECTION.damMm;
   pen.polygon('resin', rectangle(start, top, to, pot!.boreR), 'resin-dam');
   if (short) pen.label('not filled to the vent', [to + 4, bodyR + 7], 'start');
   if (lost) pen.label('dam missing, resin runs into the box', [to + 4, bodyR + 7], 'start');

@@ -1,7 +1,7 @@
+import { SECTION } from '../proportions';
 import type { Stage } from '../../core/makeoff/stage';
 import type { Dossier } from '../../core/rulebook/dossier';
 import type { Point } from '../shapes';
-import { SLIPPED_MM } from './body';
 import type { SectionFacts } from './facts';
 import { housingR, type Geometry } from './geometry';
 import type { Pen } from './pen';
@@ -19,7 +19,7 @@ export function drawSeals(pen: Pen, { size }: Dossier, m: SectionFacts, g: Geome
   }
   if (g.diaphragm && stage.innerSeal) drawDiaphragm(pen, m, g, size?.inner?.rangeMm ?? null);
   const outer = size ? sealBore(g.outerR, size.outer.rangeMm) : g.outerR;
-  pen.shifted(stage.nut ? 0 : SLIPPED_MM, () =>
+  pen.shifted(stage.nut ? 0 : SECTION.slippedMm, () =>
     pen.ring('rubber', g.outerSeal, outer, housingR(g.outerR), 'outer-sheath'),
   );
   if (m.seen('outer-bare') === 'no') {

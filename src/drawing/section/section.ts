@@ -1,3 +1,4 @@
+import { SECTION } from '../proportions';
 import { threadOf } from '../../core/gland/thread-table';
 import { FINISHED, type Stage } from '../../core/makeoff/stage';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
@@ -7,7 +8,7 @@ import { drawArmour } from './armour';
 import { drawBody, drawShroud } from './body';
 import { drawCores, drawSheaths } from './cable';
 import { factsOf, type SectionFacts } from './facts';
-import { CABLE_MM, coneTopR, geometryOf, housingR, TAIL_MM, type Geometry, type Span } from './geometry';
+import { coneTopR, geometryOf, housingR, type Geometry, type Span } from './geometry';
 import { Pen } from './pen';
 import { drawPot, drawVoids, drawWitness } from './pot';
 import { drawSeals } from './seals';
@@ -34,8 +35,8 @@ export function drawSection(dossier: Dossier, stage: Stage = FINISHED): Drawing 
   drawArmour(pen, dossier, m, g, stage);
   drawShroud(pen, m, g);
   if (m.packed && kindOf(dossier).pot === 'compound') drawWitness(pen, m, g);
-  const left = -TAIL_MM - 6;
-  const right = g.nut[1] + CABLE_MM;
+  const left = -SECTION.tailMm - 6;
+  const right = g.nut[1] + SECTION.cableMm;
   pen.line('axis', [[left, 0], [right, 0]], { dashed: true }); // prettier-ignore
   if (stage.nut) drawDimensions(pen, dossier, m, g);
   if (stage.inWall) pen.label('inside', [left + 1, g.reach - 1], 'start', true);
@@ -51,7 +52,7 @@ export function drawSection(dossier: Dossier, stage: Stage = FINISHED): Drawing 
 
 /** Sheaths that are not cut yet run to the end of the cable. */
 function atStage(g: Geometry, { outerCut, innerCut }: Stage): Geometry {
-  const end = -TAIL_MM - 4;
+  const end = -SECTION.tailMm - 4;
   return { ...g, sheathCut: outerCut ? g.sheathCut : end, innerCut: innerCut ? g.innerCut : end };
 }
 

@@ -1,12 +1,10 @@
+import { SECTION } from '../proportions';
 import { threadOf } from '../../core/gland/thread-table';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
 import { rectangle, type Point } from '../shapes';
 import type { Geometry, Span } from './geometry';
 import type { Pen } from './pen';
-
-/** Locknut inside the wall of a clearance hole, mm thick. */
-const LOCKNUT_MM = 5;
 
 /** Wall, washer, tag, adaptors, and the thread as far as it is engaged. */
 export function drawWall(pen: Pen, { entry }: Dossier, g: Geometry): void {
@@ -16,7 +14,7 @@ export function drawWall(pen: Pen, { entry }: Dossier, g: Geometry): void {
   pen.ring('wall', [0, g.wall], holeR, g.reach, 'thread-engagement');
   if (g.washer) pen.ring('washer', g.washer, g.majorR + 0.3, Math.min(g.bodyR * 0.96, g.majorR + 6));
   if (g.tag) drawTag(pen, g.tag, g);
-  if (clearance) pen.ring('brass', [-LOCKNUT_MM, 0], g.majorR - 0.6, g.majorR + 6);
+  if (clearance) pen.ring('brass', [-SECTION.locknutMm, 0], g.majorR - 0.6, g.majorR + 6);
   else
     thread(
       pen,

@@ -1,15 +1,13 @@
+import { TRANSIT } from '../proportions';
 import type { BlockState, SideState } from '../../core/rulebook/transit-found';
 import { circle, rectangle, type Point } from '../shapes';
 import type { Pen } from '../section/pen';
 
-/** Corners of a half circle. */
-const CORNERS = 18;
-
 /** A half of a ring, above or below: how a half block looks from the face. */
 function halfRing(x: number, y: number, inner: number, outer: number, up: boolean): Point[] {
   const arc = (r: number) =>
-    Array.from({ length: CORNERS + 1 }, (_, i): Point => {
-      const angle = (Math.PI * i) / CORNERS;
+    Array.from({ length: TRANSIT.corners + 1 }, (_, i): Point => {
+      const angle = (Math.PI * i) / TRANSIT.corners;
       return [x + r * Math.cos(angle), y + (up ? -1 : 1) * r * Math.sin(angle)];
     });
   return [...arc(outer), ...arc(inner).reverse()];
@@ -76,7 +74,7 @@ function drawHalves(
     for (let k = layers[half]! + 1; k < sheet.layersPerHalf; k++) {
       const r = sheet.boreMm / 2 + k * sheet.layerMm;
       if (r < outer)
-        pen.line('dimension', halfRing(x, dy, r, r, up).slice(0, CORNERS + 1), { place, width: 0.7 });
+        pen.line('dimension', halfRing(x, dy, r, r, up).slice(0, TRANSIT.corners + 1), { place, width: 0.7 });
     }
   });
   const mm = side.cable?.meanMm ?? widthMm * 0.5;

@@ -1,10 +1,9 @@
+import { TRANSIT } from '../proportions';
 import type { FrameOpening } from '../../core/record/types';
 import type { Coring, Placed } from '../../core/rulebook/transit-sealed';
 import { figure } from '../../core/words/en/format';
 import { Pen } from '../section/pen';
 import { circle, rectangle, type Drawing, type Point } from '../shapes';
-
-const PAD_MM = 12;
 
 /** A sealed opening from its face with the region shaded in which a hole may be cored, and the best place for it. */
 export function drawCoring(opening: FrameOpening, cables: readonly Placed[], coring: Coring): Drawing {
@@ -36,7 +35,7 @@ export function drawCoring(opening: FrameOpening, cables: readonly Placed[], cor
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [-PAD_MM, -PAD_MM, w + PAD_MM, h + PAD_MM],
+    box: [-TRANSIT.padMm, -TRANSIT.padMm, w + TRANSIT.padMm, h + TRANSIT.padMm],
     description: coring.best
       ? `A hole of ${figure(coring.punchMm, 1)} mm can be cored in the shaded part.`
       : `No room for a hole of ${figure(coring.punchMm, 1)} mm.`,

@@ -1,3 +1,4 @@
+import { TRANSIT } from '../proportions';
 import { compressionOf } from '../../core/rulebook/transit-found';
 import { placedIn } from '../../core/rulebook/transit-sealed';
 import type { FrameOpening } from '../../core/record/types';
@@ -8,10 +9,6 @@ import { Pen } from '../section/pen';
 import { circle, rectangle, type Drawing } from '../shapes';
 import { drawBlock } from './block';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
-
-/** Frame round an opening, and the space between two openings, mm. */
-const FRAME_MM = 14;
-const APART_MM = 24;
 
 /** Id of the place that a block is touched by. */
 export const blockPlace = (opening: string, row: number, column: number, index: number): string =>
@@ -39,19 +36,19 @@ export function drawTransit(dossier: Dossier, side: 'jacket' | 'armour' = 'jacke
     else pen.label('not packed yet', [left + frame.widthMm / 2, frame.heightMm / 2], 'middle', true);
     pen.label(
       `opening ${frame.label}`,
-      [left + frame.widthMm / 2, frame.heightMm + FRAME_MM + 8],
+      [left + frame.widthMm / 2, frame.heightMm + TRANSIT.frameMm + 8],
       'middle',
       true,
     );
-    left += frame.widthMm + 2 * FRAME_MM + APART_MM;
+    left += frame.widthMm + 2 * TRANSIT.frameMm + TRANSIT.apartMm;
     bottom = Math.max(bottom, frame.heightMm);
   }
-  const right = left - APART_MM - FRAME_MM;
+  const right = left - TRANSIT.apartMm - TRANSIT.frameMm;
   return {
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [-FRAME_MM - 4, -FRAME_MM - 4, right + 4, bottom + FRAME_MM + 12],
+    box: [-TRANSIT.frameMm - 4, -TRANSIT.frameMm - 4, right + 4, bottom + TRANSIT.frameMm + 12],
     description: describe(dossier, frames),
   };
 }
@@ -59,11 +56,19 @@ export function drawTransit(dossier: Dossier, side: 'jacket' | 'armour' = 'jacke
 function drawFrame(pen: Pen, { shape, widthMm, heightMm }: FrameOpening, left: number): void {
   if (shape === 'round') {
     const [x, y] = [left + widthMm / 2, heightMm / 2];
-    pen.polygon('wall', circle(x, y, widthMm / 2 + FRAME_MM, 48));
+    pen.polygon('wall', circle(x, y, widthMm / 2 + TRANSIT.frameMm, 48));
     pen.polygon('compound', circle(x, y, widthMm / 2, 48));
     return;
   }
-  pen.polygon('wall', rectangle(left - FRAME_MM, -FRAME_MM, left + widthMm + FRAME_MM, heightMm + FRAME_MM));
+  pen.polygon(
+    'wall',
+    rectangle(
+      left - TRANSIT.frameMm,
+      -TRANSIT.frameMm,
+      left + widthMm + TRANSIT.frameMm,
+      heightMm + TRANSIT.frameMm,
+    ),
+  );
   pen.polygon('air', rectangle(left, 0, left + widthMm, heightMm));
 }
 
@@ -90,7 +95,7 @@ function drawRows(
     if (row.plate !== false) {
       pen.polygon('brass', rectangle(left, base - sheet.stayPlateMm, left + frame.widthMm, base));
       base -= sheet.stayPlateMm;
-    } else pen.label('no plate', [left + frame.widthMm + FRAME_MM + 1, base + 1], 'start');
+    } else pen.label('no plate', [left + frame.widthMm + TRANSIT.frameMm + 1, base + 1], 'start');
   });
   const { leftMm, state } = compressionOf(frame, packed, sheet, blocks);
   if (base > 1) {
