@@ -52,6 +52,8 @@ export class Outbox extends Subscribable {
 
   /** What could not be kept yet is only here. */
   readonly #unkept = new Set<Id>();
+  /** What the server took while the copy that shows it is not kept yet: neither waiting nor on the list of what was sent. */
+  readonly #settling = new Map<Id, Sent>();
   /** What has left from here: sent or dropped. */
   readonly #left = new Set<Id>();
 
@@ -107,12 +109,15 @@ export class Outbox extends Subscribable {
       return seq === undefined ? [] : [{ id: command.id, seq, command, person, by }];
     });
     if (sent.length === 0) return;
+    for (const one of sent) this.#settling.set(one.id, one);
     this.#leave(new Set(sent.map(({ id }) => id)));
     await copyKept();
     for (const { id } of sent) ahead.kept(id);
+    // What the server lost again meanwhile is held: it stays in the outbox.
+    const still = sent.filter(({ id }) => this.#settling.delete(id));
     await this.keeper.write(async (db) => {
       const transaction = db.transaction(['outbox', 'sent'], 'readwrite');
-      for (const one of sent) {
+      for (const one of still) {
         void transaction.objectStore('outbox').delete(one.id);
         void transaction.objectStore('sent').put(one);
       }
@@ -159,12 +164,12 @@ export class Outbox extends Subscribable {
     this.changed();
   }
 
-  /** Commands of a site that the server once took. */
-  sentOf(site: Id): Promise<Sent[]> {
-    return this.keeper.read(
-      async (db) => (await db.getAll('sent')).filter(({ command }) => command.site === site),
-      [],
-    );
+  /** Commands of a site that the server once took, those included whose copy is being kept just now. */
+  async sentOf(site: Id): Promise<Sent[]> {
+    const settling = [...this.#settling.values()];
+    const kept = await this.keeper.read((db) => db.getAll('sent'), []);
+    const all = new Map([...settling, ...kept].map((one) => [one.id, one]));
+    return [...all.values()].filter(({ command }) => command.site === site);
   }
 
   /** The server has lost these: they wait here until somebody says what becomes of them. */
@@ -172,7 +177,10 @@ export class Outbox extends Subscribable {
     const here = new Set(this.#all.map(({ command }) => command.id));
     const back = lost.filter(({ id }) => !here.has(id)).map(({ command, person, by }): Waiting => ({ command, person, by, refusal: null, held: true })); // prettier-ignore
     if (back.length === 0) return;
-    for (const { command } of back) this.#left.delete(command.id);
+    for (const { command } of back) {
+      this.#left.delete(command.id);
+      this.#settling.delete(command.id);
+    }
     this.#all = [...this.#all, ...back].sort((a, b) => (a.command.id < b.command.id ? -1 : 1));
     this.changed();
     await this.keeper.write(async (db) => {
