@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import './figure.css';
 import { readQuantity, type QuantityId } from '../core/quantity/quantity';
@@ -91,9 +92,9 @@ export function Choice<V extends string>({
     <fieldset className="choice">
       <legend>{title}</legend>
       {options.map(([id, words]) => (
-        <button key={id} type="button" aria-pressed={id === value} onClick={() => onChange(id)}>
+        <UnstyledButton key={id} aria-pressed={id === value} onClick={() => onChange(id)}>
           {words}
-        </button>
+        </UnstyledButton>
       ))}
     </fieldset>
   );

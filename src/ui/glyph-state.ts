@@ -1,5 +1,5 @@
 import type { EntryState, Finding, Outcome } from '../core/record/finding';
-import type { GlyphState } from './SealGlyph';
+import type { GlyphState } from './heart/SealGlyph';
 
 const OF_OUTCOME: Record<Outcome, GlyphState> = {
   conforms: 'fits',

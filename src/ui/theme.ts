@@ -19,7 +19,7 @@ export const theme = createTheme({
     Button: { defaultProps: { size: 'md' } },
     TextInput: { defaultProps: { size: 'md' } },
     Textarea: { defaultProps: { size: 'md' } },
-    NativeSelect: { defaultProps: { size: 'md' } },
+    NativeSelect: { defaultProps: { size: 'md', rightSectionWidth: 30 } },
     Modal: { defaultProps: { centered: true, transitionProps: { duration: 0 }, overlayProps: { opacity: 0.4 } } },
   },
 }); // prettier-ignore

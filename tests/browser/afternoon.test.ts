@@ -11,12 +11,12 @@ const demo = withDemo();
 /** One long sitting over many pages, as the responsible person spends it. */
 it('seals, assigns, proves, imports, and starts a new round, from page to page', async () => {
   const { page, errors } = await openPage(demo.browser);
-  page.on('dialog', (dialog) => void (dialog.type() !== 'beforeunload' && dialog.accept()));
   await openAs(page, demo.served, 'R. Tarn', '/bench/?entry=pg-jb-201-a&site=proving-ground');
   await page.waitForSelector('.bench');
 
   await page.focus('#main');
   await page.keyboard.press('s');
+  await clickText(page, '[role="dialog"] button', 'Seal it');
   await waitForText(page, '.side-foot button', 'Sealed');
   await page.waitForSelector('.typing input:disabled');
 

@@ -45,6 +45,7 @@ const VIEWS: [path: string, ready: string][] = [
   ['/transit/?site=marrowick&entry=mb-tr-1-a&tab=plan', '.planner'],
   ['/transit/?site=marrowick&entry=mb-tr-4-b', '.sealed-face'],
   ['/defects/?site=marrowick', '.ledger'],
+  ['/report/?site=marrowick', '.files'],
   ['/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];
 

@@ -11,6 +11,7 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['mineral', '/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
   ['transit', '/transit/?site=marrowick&entry=mb-tr-3-c', '.face-block'],
   ['defects', '/defects/?site=marrowick', '.ledger'],
+  ['report', '/report/?site=marrowick', '.files'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];
 

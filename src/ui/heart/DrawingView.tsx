@@ -1,6 +1,6 @@
 import './drawing.css';
-import { CORE_FILLS, pathOf } from '../drawing/svg';
-import type { Drawing, PartState, Shape } from '../drawing/shapes';
+import { CORE_FILLS, pathOf } from '../../drawing/svg';
+import type { Drawing, PartState, Shape } from '../../drawing/shapes';
 
 interface Props {
   drawing: Drawing;

@@ -1,5 +1,5 @@
 import './fit-strip.css';
-import { figure } from '../core/words/en/format';
+import { figure } from '../../core/words/en/format';
 import { toneOf, type GlyphState } from './SealGlyph';
 
 /** What a strip shows, in one unit. */

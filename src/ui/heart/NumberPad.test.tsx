@@ -2,7 +2,7 @@
 import { screen } from '@testing-library/react';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
-import { show } from '../../tests/dom/page';
+import { show } from '../../../tests/dom/page';
 import { NumberPad } from './NumberPad';
 
 function Field({ start = '', onEnter = () => {} }: { start?: string; onEnter?: () => void }) {

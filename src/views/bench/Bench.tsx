@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { nominalOf } from '../../core/rulebook/fit-task';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { now } from '../../client/clock';
@@ -13,7 +14,7 @@ import { asksFor } from '../../core/rulebook/grades';
 import { assessDossier, openingSettles } from '../../core/rulebook/assess';
 import { contextOf } from '../../core/rulebook/judge';
 import { rulesOf } from '../../core/rulebook/rules';
-import { NumberPad } from '../../ui/NumberPad';
+import { NumberPad } from '../../ui/heart/NumberPad';
 import type { KeyBinding } from '../../ui/keys';
 import { device, instrument as hand, parameter, say, useDevice } from '../hand/hand';
 import { give, undoLast } from '../hand/give';
@@ -39,6 +40,7 @@ import { titleOf } from '../../core/words/en/kinds/titles';
 import { useAddress } from '../hand/address';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
+const SealSheet = lazy(() => import('./SealSheet'));
 const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
 
 /** The bench: judge one entry. */
@@ -78,6 +80,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   const [panel, setPanel] = useState(false);
   const [sheet, setSheet] = useState<Id | null>(null);
   const [asLeft, setAsLeft] = useState(false);
+  const [sealing, setSealing] = useState(false);
   const [more, setMore] = useState(false);
   const [chosenInstrument, setInstrument] = useState<Record<string, Id>>({});
   const input = useRef<HTMLInputElement>(null);
@@ -153,16 +156,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     );
     if (existing) return setSheet(existing.id);
     const id = device.id();
-    const payload = {
-      id,
-      entry,
-      round: round.id,
-      check: failed.check,
-      grade: asked,
-      photos: [],
-      action: '',
-      observation: null,
-    };
+    const payload = defectOf(id, entry, round.id, failed.check, asked);
     if (!give('defect.raise', payload, `Defect ${failed.check} is raised.`)) return;
     const again = device
       .state()
@@ -181,10 +175,16 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   };
   const seal = () => {
     if (!entry || !round) return;
-    if (!confirm('Seal this inspection? Its readings and answers cannot be changed afterwards.')) return;
+    setSealing(false);
     if (give('inspection.seal', { id: device.id(), entry, round: round.id }))
       say('The inspection is sealed.');
   };
+  const raiseAll = (all: readonly Finding[]) => {
+    if (!entry || !round) return;
+    for (const { check: of } of all)
+      give('defect.raise', defectOf(device.id(), entry, round.id, of, asked), `Defect ${of} is raised.`);
+  };
+  const askToSeal = () => setSealing(Boolean(entry && round && !sealed));
 
   const roundId = round?.id ?? '';
   const answer = useCallback(
@@ -216,7 +216,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     },
     { key: 'j', title: 'Show what the instrument is held against', run: () => setPanel(!panel) },
     { key: 'n', title: 'Show the number pad', run: () => setPad(!pad) },
-    { key: 's', title: 'Seal the inspection', run: seal },
+    { key: 's', title: 'Seal the inspection', run: askToSeal },
     { key: 'a', title: 'Seal how the entry was left', run: () => setAsLeft(true) },
   ];
   const digits = [...'0123456789.,'].map(typing);
@@ -252,9 +252,9 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                   />
                 ))}
                 {views.length > shown.length && (
-                  <button type="button" className="more-places" onClick={() => setMore(true)}>
+                  <UnstyledButton className="more-places" onClick={() => setMore(true)}>
                     {views.length - shown.length} more places, measured only in doubt
-                  </button>
+                  </UnstyledButton>
                 )}
               </div>
               <PourPanel dossier={dossier} entry={entry} round={round.id} sealed={sealed} />
@@ -317,15 +317,24 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
             <section className="side-foot" aria-label="Record">
               <a href={`/defects/?site=${dossier.site.id}&entry=${entry}`}>Defects</a>
               <a href={`/desk/?site=${dossier.site.id}&entry=${entry}`}>Desk</a>
-              <button type="button" onClick={() => setAsLeft(true)} disabled={sealed}>
+              <UnstyledButton onClick={() => setAsLeft(true)} disabled={sealed}>
                 As left
-              </button>
-              <button type="button" onClick={seal} disabled={sealed}>
+              </UnstyledButton>
+              <UnstyledButton onClick={askToSeal} disabled={sealed}>
                 {sealed ? 'Sealed' : 'Seal record'}
-              </button>
+              </UnstyledButton>
             </section>
             <Suspense fallback={null}>
               {asLeft && <AsLeftSheet dossier={dossier} round={round.id} onClose={() => setAsLeft(false)} />}
+              {sealing && (
+                <SealSheet
+                  findings={findings}
+                  defects={defects}
+                  onRaiseAll={raiseAll}
+                  onSeal={seal}
+                  onClose={() => setSealing(false)}
+                />
+              )}
               {sheet && <DefectSheet key={sheet} defect={sheet} onClose={() => setSheet(null)} />}
             </Suspense>
           </div>
@@ -334,6 +343,11 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     </Root>
   );
 }
+
+/** A defect as it is raised from a check: nobody has said yet what is done about it. */
+const defectOf = (id: Id, entry: Id, round: Id, check: string, grade: Grade) => ({
+  id, entry, round, check, grade, photos: [], action: '', observation: null,
+}); // prettier-ignore
 
 const firstUnraised = (
   findings: readonly Finding[],

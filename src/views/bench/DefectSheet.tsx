@@ -1,3 +1,5 @@
+import { day } from '../../core/words/en/format';
+import { FileChoice } from '../../ui/FileChoice';
 import { Button, Modal, Textarea } from '@mantine/core';
 import { defectStatement } from '../../core/words/en/said';
 import type { Defect, Id } from '../../core/record/types';
@@ -31,7 +33,7 @@ function Sheet({ defect, onClose }: { defect: Defect; onClose: () => void }) {
         </p>
       )}
       <p>
-        Level {defect.severity}: {SEVERITY_WORDS[defect.severity]}, due {defect.due}
+        Level {defect.severity}: {SEVERITY_WORDS[defect.severity]}, due {day(defect.due)}
         {defect.repeats > 0 ? `, repeat number ${defect.repeats}` : ''}.
       </p>
       <Textarea data-autofocus label="What has to be done" rows={3} {...form.getInputProps('action')} />
@@ -44,15 +46,13 @@ function Sheet({ defect, onClose }: { defect: Defect; onClose: () => void }) {
         problem={(form.errors.reason as string | undefined) ?? null}
       />
       <PhotoRow photos={defect.photos} />
-      <label className="field">
-        <span>Add photos (JPEG or PNG, up to 12 MB each; the location is taken out)</span>
-        <input
-          type="file"
-          accept="image/jpeg,image/png"
-          multiple
-          onChange={(event) => void addPhotos(defect.id, event.target)}
-        />
-      </label>
+      <FileChoice
+        title="Add photos"
+        accept="image/jpeg,image/png"
+        multiple
+        onFiles={(files) => void addPhotos(defect.id, files)}
+      />
+      <p className="quiet">JPEG or PNG, up to 12 MB each; the location is taken out.</p>
       {problem && (
         <p role="alert" className="tone-failed">
           {problem}

@@ -1,9 +1,10 @@
+import { UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import type { Reading, ReadingFault, Unit } from '../../core/record/types';
 import { moment } from '../../core/words/en/format';
 import { READING_FAULT_WORDS } from '../../core/words/en/labels';
-import { FitStrip } from '../../ui/FitStrip';
-import { SealGlyph, toneOf } from '../../ui/SealGlyph';
+import { FitStrip } from '../../ui/heart/FitStrip';
+import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
 import { give } from '../hand/give';
 import type { PlaceView } from './place-view';
 import { placeHow } from '../../core/words/en/kinds/places';
@@ -35,11 +36,11 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
   const figure = (value: number) => (value * factor).toFixed(decimals);
   return (
     <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={title}>
-      <button type="button" className="plain place-head" onClick={onSelect} aria-pressed={selected}>
+      <UnstyledButton className="plain place-head" onClick={onSelect} aria-pressed={selected}>
         <SealGlyph state={glyph} label={`${title}: ${word}`} />
         <b>{title}</b>
         <b className={toneOf(glyph)}>{word}</b>
-      </button>
+      </UnstyledButton>
       {selected && <p className="how quiet">{placeHow(place)}</p>}
       <FitStrip
         unit={unit}
@@ -65,14 +66,9 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
         ))}
         {!sealed && (
           <li>
-            <button
-              type="button"
-              className="chip next"
-              onClick={onSelect}
-              aria-label={`Next reading of ${title}`}
-            >
+            <UnstyledButton className="chip next" onClick={onSelect} aria-label={`Next reading of ${title}`}>
               next
-            </button>
+            </UnstyledButton>
           </li>
         )}
       </ul>
@@ -100,8 +96,7 @@ function Chip({
   const note = fault ? `, does not count: ${READING_FAULT_WORDS[fault]}` : '';
   return (
     <li>
-      <button
-        type="button"
+      <UnstyledButton
         className={`chip${fault ? ' faulty' : ''}`}
         onClick={() => setOpen(!open)}
         onKeyDown={(event) => {
@@ -114,7 +109,7 @@ function Chip({
       >
         {text}
         {fault && <span aria-hidden="true"> !</span>}
-      </button>
+      </UnstyledButton>
       {open && (
         <div className="chip-menu">
           <span>
@@ -123,8 +118,7 @@ function Chip({
             {note}
           </span>
           {!sealed && (
-            <button
-              type="button"
+            <UnstyledButton
               onClick={() => {
                 setOpen(false);
                 give(
@@ -135,7 +129,7 @@ function Chip({
               }}
             >
               Strike out
-            </button>
+            </UnstyledButton>
           )}
         </div>
       )}

@@ -1,6 +1,6 @@
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useAskBeforeLeaving } from '../../ui/leaving';
 import { useState } from 'react';
@@ -116,18 +116,15 @@ function PourLine({
       {own && !sealed && (
         <span className="look-foot">
           <MeasureInput label="Lowest since packing" {...fieldOf(lowest)} />
-          <button type="button" onClick={keep}>
-            Keep
-          </button>
+          <UnstyledButton onClick={keep}>Keep</UnstyledButton>
           {pour.lookedAt === null && (
-            <button
-              type="button"
+            <UnstyledButton
               onClick={() =>
                 give('pour.edit', { id: pour.id, set: { lookedAt: now() } }, 'The look is kept.')
               }
             >
               Opened and looked at now
-            </button>
+            </UnstyledButton>
           )}
         </span>
       )}

@@ -1,9 +1,10 @@
+import { UnstyledButton } from '@mantine/core';
 import { useMemo } from 'react';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { drawEntry } from '../../drawing/draw';
 import type { Drawing } from '../../drawing/shapes';
 import { drawingToSvg } from '../../drawing/svg';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { partState, type PlaceView } from './place-view';
 
 const ASPECT = 2.2;
@@ -40,9 +41,9 @@ export function Section({
         leaders={leadersOf(drawing, states)}
         aspect={ASPECT}
       />
-      <button type="button" className="save-drawing" onClick={save}>
+      <UnstyledButton className="save-drawing" onClick={save}>
         Save as SVG
-      </button>
+      </UnstyledButton>
     </div>
   );
 }

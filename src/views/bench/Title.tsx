@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { GRADES, type Grade } from '../../core/record/types';
 import { classified } from '../../core/rulebook/classified';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -46,9 +47,9 @@ export function Title({
       </p>
       <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
         {GRADES.map((g) => (
-          <button key={g} type="button" aria-pressed={g === grade} onClick={() => onGrade(g)}>
+          <UnstyledButton key={g} aria-pressed={g === grade} onClick={() => onGrade(g)}>
             {GRADE_WORDS[g]}
-          </button>
+          </UnstyledButton>
         ))}
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { NativeSelect, UnstyledButton } from '@mantine/core';
 import type { InstrumentLine } from '../../core/instrument/line';
 import { sends } from '../../core/instrument/simulator';
 import { shownQuantity, type QuantityId } from '../../core/quantity/quantity';
@@ -33,12 +34,12 @@ export function Tray(props: Props) {
   const line = useInstrument();
   return (
     <footer className="tray">
-      <button type="button" className="primary" onClick={props.onTake} disabled={sealed}>
+      <UnstyledButton className="primary" onClick={props.onTake} disabled={sealed}>
         Take reading <kbd>Space</kbd>
-      </button>
-      <button type="button" className="secondary" onClick={props.onRaise}>
+      </UnstyledButton>
+      <UnstyledButton className="secondary" onClick={props.onRaise}>
         Raise defect <kbd>D</kbd>
-      </button>
+      </UnstyledButton>
       <div className="instrument">
         <div>
           <output className="figures" aria-label="Live value">
@@ -47,7 +48,7 @@ export function Tray(props: Props) {
           <small className="quiet">{instrument ? uncertaintyWords(instrument) : 'none on file'}</small>
         </div>
         <div>
-          <select
+          <NativeSelect
             aria-label="Instrument"
             value={instrument?.id ?? ''}
             onChange={(event) => props.onInstrument(event.target.value)}
@@ -57,16 +58,16 @@ export function Tray(props: Props) {
                 {tag}
               </option>
             ))}
-          </select>
+          </NativeSelect>
           <small className={line?.fault ? 'tone-failed' : 'quiet'}>
             {instrument && calibrationWords(instrument, line)}
           </small>
         </div>
       </div>
       {instrument && sends(instrument) && (
-        <button type="button" className="secondary slim" onClick={props.onPanel}>
+        <UnstyledButton className="secondary slim" onClick={props.onPanel}>
           {instrument.kind === 'caliper' ? 'Jaws' : 'Hold'}
-        </button>
+        </UnstyledButton>
       )}
       <form
         className="typing"
@@ -84,18 +85,13 @@ export function Tray(props: Props) {
           inputRef={inputRef}
           onText={props.onTyped}
         />
-        <button type="submit" className="secondary slim enter-key" disabled={sealed}>
+        <UnstyledButton type="submit" className="secondary slim enter-key" disabled={sealed}>
           Enter
-        </button>
+        </UnstyledButton>
       </form>
-      <button
-        type="button"
-        className="secondary slim pad-key"
-        onClick={props.onPad}
-        aria-label="123, number pad"
-      >
+      <UnstyledButton className="secondary slim pad-key" onClick={props.onPad} aria-label="123, number pad">
         123
-      </button>
+      </UnstyledButton>
     </footer>
   );
 }

@@ -6,7 +6,7 @@ import { now } from '../../client/clock';
 import { assessDossier } from '../../core/rulebook/assess';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** The stops of the round as a line, each with its mark. */

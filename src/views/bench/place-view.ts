@@ -16,7 +16,7 @@ import { DIAMETERS } from '../../core/kinds/places';
 import type { Id, Reading, ReadingFault } from '../../core/record/types';
 import type { PartState } from '../../drawing/shapes';
 import { glyphOfFinding } from '../../ui/glyph-state';
-import type { GlyphState } from '../../ui/SealGlyph';
+import type { GlyphState } from '../../ui/heart/SealGlyph';
 import { PLACE_WORDS } from '../../core/words/en/kinds/places';
 
 /** Everything that a place's card and its part of the drawing show. */

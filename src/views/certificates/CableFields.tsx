@@ -1,3 +1,4 @@
+import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { readQuantity, shownQuantity } from '../../core/quantity/quantity';
 import type { Slice } from '../../core/record/slice';
@@ -114,17 +115,19 @@ const BARE: Omit<Cable, 'id' | 'site'> = {
 export function CableFields({ cable }: { cable: CableChoice }) {
   return (
     <div className="cable-fields">
-      <label className="field">
-        <span>Cable of the site</span>
-        <select value={cable.chosen?.id ?? ''} onChange={(event) => cable.choose(event.target.value)}>
-          <option value="">typed here</option>
-          {cable.cables.map(({ id, tag }) => (
-            <option key={id} value={id}>
-              {tag}
-            </option>
-          ))}
-        </select>
-      </label>
+      <NativeSelect
+        className="field"
+        label="Cable of the site"
+        value={cable.chosen?.id ?? ''}
+        onChange={(event) => cable.choose(event.target.value)}
+      >
+        <option value="">typed here</option>
+        {cable.cables.map(({ id, tag }) => (
+          <option key={id} value={id}>
+            {tag}
+          </option>
+        ))}
+      </NativeSelect>
       {FIELDS.map(([name, title]) => (
         <MeasureInput
           key={name}
@@ -135,17 +138,16 @@ export function CableFields({ cable }: { cable: CableChoice }) {
           onText={(text) => cable.type(name, text)}
         />
       ))}
-      <label className="field">
-        <span>Armour</span>
-        <select
-          value={cable.armour()}
-          onChange={(event) => cable.setArmour(event.target.value as ArmourType)}
-        >
-          {[...ARMOUR_TYPES, 'none' as const].map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </select>
-      </label>
+      <NativeSelect
+        className="field"
+        label="Armour"
+        value={cable.armour()}
+        onChange={(event) => cable.setArmour(event.target.value as ArmourType)}
+      >
+        {[...ARMOUR_TYPES, 'none' as const].map((one) => (
+          <option key={one}>{one}</option>
+        ))}
+      </NativeSelect>
     </div>
   );
 }

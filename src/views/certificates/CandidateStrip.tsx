@@ -1,7 +1,7 @@
 import type { Dimension } from '../../core/finder/candidate';
 import { partTitle } from '../../core/words/en/kinds/titles';
-import { FitStrip } from '../../ui/FitStrip';
-import type { GlyphState } from '../../ui/SealGlyph';
+import { FitStrip } from '../../ui/heart/FitStrip';
+import type { GlyphState } from '../../ui/heart/SealGlyph';
 
 /** One dimension of a candidate: the range, and where the cable falls in it. */
 export function CandidateStrip({ dimension }: { dimension: Dimension }) {

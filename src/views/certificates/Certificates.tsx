@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { Root } from '../frame/Root';
 import './certificates.css';
 import { FindGland } from './FindGland';
@@ -28,14 +29,13 @@ export default function Certificates() {
         <div className="certificates">
           <nav className="tabs" aria-label="Certificates">
             {TABS.map(([id, title]) => (
-              <button
+              <UnstyledButton
                 key={id}
-                type="button"
                 aria-current={id === tab ? 'page' : undefined}
                 onClick={() => open({ tab: id })}
               >
                 {title}
-              </button>
+              </UnstyledButton>
             ))}
           </nav>
           {tab === 'series' && <Series slice={slice} site={site} />}

@@ -1,3 +1,4 @@
+import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Candidate } from '../../core/finder/candidate';
 import { needOf } from '../../core/finder/need';
@@ -11,7 +12,7 @@ import { known } from '../../core/words/en/format';
 import { sentence, settling } from '../../core/words/en/findings';
 import { connectionWords } from '../../core/words/en/makeoff';
 import { now } from '../../client/clock';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { parameter } from '../hand/hand';
 import { give } from '../hand/give';
 import { CableFields, useCable, type CableChoice } from './CableFields';
@@ -40,17 +41,19 @@ export function FindGland({ slice, site }: { slice: Slice; site: Id }) {
     <main id="main" className="finder" tabIndex={-1}>
       <h1>Find a gland</h1>
       <div className="cable-fields">
-        <label className="field">
-          <span>Into the entry</span>
-          <select value={entryId} onChange={(event) => setEntry(event.target.value)}>
-            <option value="">no entry: by the cable alone</option>
-            {entries.map(({ one, title }) => (
-              <option key={one.id} value={one.id}>
-                {title}
-              </option>
-            ))}
-          </select>
-        </label>
+        <NativeSelect
+          className="field"
+          label="Into the entry"
+          value={entryId}
+          onChange={(event) => setEntry(event.target.value)}
+        >
+          <option value="">no entry: by the cable alone</option>
+          {entries.map(({ one, title }) => (
+            <option key={one.id} value={one.id}>
+              {title}
+            </option>
+          ))}
+        </NativeSelect>
         {chosen?.cable && !cable.chosen && (
           <p className="quiet own-cable">
             Cable {chosen.cable.tag} of the entry: as measured where it was read, else by its record,
@@ -115,21 +118,25 @@ function Ranking({
         {list.length} on file.
       </p>
       <div className="cable-fields">
-        <label className="field">
-          <span>Number, title, size or thread</span>
-          <input value={text} onChange={(event) => setText(event.target.value)} />
-        </label>
-        <label className="field">
-          <span>Show</span>
-          <select value={verdict} onChange={(event) => setVerdict(event.target.value)}>
-            <option value="">every size</option>
-            {Object.entries(VERDICT_WORDS).map(([id, title]) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </select>
-        </label>
+        <TextInput
+          className="field"
+          label="Number, title, size or thread"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <NativeSelect
+          className="field"
+          label="Show"
+          value={verdict}
+          onChange={(event) => setVerdict(event.target.value)}
+        >
+          <option value="">every size</option>
+          {Object.entries(VERDICT_WORDS).map(([id, title]) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </NativeSelect>
       </div>
       {list.length === 0 && <p>No certificate is on file. Type the first one under Certificates.</p>}
       {list.length > 0 && matching.length === 0 && <p>Nothing matches. Clear the search.</p>}
@@ -146,9 +153,9 @@ function Ranking({
         ))}
       </ol>
       {matching.length > shown.length && (
-        <button type="button" className="more-places" onClick={() => setMore(true)}>
+        <UnstyledButton className="more-places" onClick={() => setMore(true)}>
           {matching.length - shown.length} more sizes
-        </button>
+        </UnstyledButton>
       )}
     </>
   );
@@ -244,9 +251,9 @@ function CandidateRow({
               Chosen: plan the make-off
             </a>
           ) : (
-            <button type="button" className="big" onClick={choose}>
+            <UnstyledButton className="big" onClick={choose}>
               Choose it
-            </button>
+            </UnstyledButton>
           )}
         </footer>
       )}

@@ -1,3 +1,4 @@
+import { NativeSelect } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { CandidateJudge } from '../../core/finder/candidate';
 import { needsOf } from '../../core/finder/schedule';
@@ -5,7 +6,7 @@ import type { Slice } from '../../core/record/slice';
 import type { Certificate } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { endWords } from '../../core/words/en/where';
 
 /** The reverse: which cables of the site a size would take. */
@@ -28,14 +29,16 @@ export function FitsSize({ slice, certificate }: { slice: Slice; certificate: Ce
   if (!size) return <p>The sheet has no size.</p>;
   return (
     <>
-      <label className="field short">
-        <span>Size</span>
-        <select value={size.size} onChange={(event) => setName(event.target.value)}>
-          {sizes.map((one) => (
-            <option key={one.size}>{one.size}</option>
-          ))}
-        </select>
-      </label>
+      <NativeSelect
+        className="field short"
+        label="Size"
+        value={size.size}
+        onChange={(event) => setName(event.target.value)}
+      >
+        {sizes.map((one) => (
+          <option key={one.size}>{one.size}</option>
+        ))}
+      </NativeSelect>
       {found.length === 0 && <p>No cable of the site fits this size.</p>}
       <ul className="touched">
         {found.map(({ need, where, candidate }) => (

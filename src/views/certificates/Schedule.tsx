@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, NativeSelect, Table, TextInput } from '@mantine/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { needsOf, partsList, type Proposal } from '../../core/finder/schedule';
 import { whole } from '../../core/finder/slim';
@@ -7,7 +7,7 @@ import type { Id } from '../../core/record/types';
 import { count } from '../../core/words/en/format';
 import { connectionWords } from '../../core/words/en/makeoff';
 import { now } from '../../client/clock';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import type { ScheduleJob, ScheduleNews } from '../../workers/schedule';
 import { saveFile } from '../hand/save-file';
 import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
@@ -145,38 +145,42 @@ export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
       {proposals.length > 0 && (
         <>
           <div className="cable-fields">
-            <label className="field">
-              <span>Cable, entry or gland</span>
-              <input value={text} onChange={(event) => setText(event.target.value)} />
-            </label>
-            <label className="field">
-              <span>Show</span>
-              <select value={only} onChange={(event) => setOnly(event.target.value)}>
-                <option value="">every end</option>
-                <option value="fits">fits</option>
-                <option value="close">close call</option>
-                <option value="open">not all known</option>
-                <option value="none">no size on file</option>
-                <option value="other">another than is fitted</option>
-              </select>
-            </label>
+            <TextInput
+              className="field"
+              label="Cable, entry or gland"
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+            <NativeSelect
+              className="field"
+              label="Show"
+              value={only}
+              onChange={(event) => setOnly(event.target.value)}
+            >
+              <option value="">every end</option>
+              <option value="fits">fits</option>
+              <option value="close">close call</option>
+              <option value="open">not all known</option>
+              <option value="none">no size on file</option>
+              <option value="other">another than is fitted</option>
+            </NativeSelect>
           </div>
           <div className="wide-table">
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col">Cable</th>
-                  <th scope="col">End</th>
-                  <th scope="col">Proposed</th>
-                  <th scope="col">How</th>
-                  <th scope="col">Fitted now</th>
-                </tr>
-              </thead>
-              <tbody>
+            <Table>
+              <Table.Thead>
+                <Table.Tr>
+                  <Table.Th scope="col">Cable</Table.Th>
+                  <Table.Th scope="col">End</Table.Th>
+                  <Table.Th scope="col">Proposed</Table.Th>
+                  <Table.Th scope="col">How</Table.Th>
+                  <Table.Th scope="col">Fitted now</Table.Th>
+                </Table.Tr>
+              </Table.Thead>
+              <Table.Tbody>
                 {matching.slice(0, SHOWN).map((one) => (
-                  <tr key={`${one.cable} ${endWords(one.where)}`}>
-                    <th scope="row">{one.tag}</th>
-                    <td>
+                  <Table.Tr key={`${one.cable} ${endWords(one.where)}`}>
+                    <Table.Th scope="row">{one.tag}</Table.Th>
+                    <Table.Td>
                       {one.entry ? (
                         <a href={`/certificates/?site=${site}&tab=find&entry=${one.entry}`}>
                           {endWords(one.where)}
@@ -184,8 +188,8 @@ export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
                       ) : (
                         endWords(one.where)
                       )}
-                    </td>
-                    <td>
+                    </Table.Td>
+                    <Table.Td>
                       {one.best ? (
                         <>
                           <SealGlyph
@@ -197,28 +201,28 @@ export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
                       ) : (
                         <span className="tone-failed">no size on file fits</span>
                       )}
-                    </td>
-                    <td>{one.best && one.entry ? connectionWords(one.best.connection) : ''}</td>
-                    <td className={isOther(one) ? 'tone-close' : ''}>{one.fitted ?? ''}</td>
-                  </tr>
+                    </Table.Td>
+                    <Table.Td>{one.best && one.entry ? connectionWords(one.best.connection) : ''}</Table.Td>
+                    <Table.Td className={isOther(one) ? 'tone-close' : ''}>{one.fitted ?? ''}</Table.Td>
+                  </Table.Tr>
                 ))}
-              </tbody>
-            </table>
+              </Table.Tbody>
+            </Table>
           </div>
           {matching.length > SHOWN && (
             <p className="quiet">{matching.length - SHOWN} more; search, or save them as CSV.</p>
           )}
           <h2>Parts list</h2>
-          <table>
-            <tbody>
+          <Table>
+            <Table.Tbody>
               {parts.map(({ part, count: n }) => (
-                <tr key={part}>
-                  <td className="figures">{n} ×</td>
-                  <th scope="row">{part}</th>
-                </tr>
+                <Table.Tr key={part}>
+                  <Table.Td className="figures">{n} ×</Table.Td>
+                  <Table.Th scope="row">{part}</Table.Th>
+                </Table.Tr>
               ))}
-            </tbody>
-          </table>
+            </Table.Tbody>
+          </Table>
         </>
       )}
     </main>

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, NativeSelect, Table, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { seriesOf, type SeriesPart } from '../../core/finder/series';
 import { jointTitle } from '../../core/words/en/kinds/titles';
@@ -10,9 +10,9 @@ import { STATE_WORDS } from '../../core/words/en/labels';
 import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
 import { drawRangeChart, type Drop } from '../../drawing/certificates/range-chart';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { ImportPanel } from '../frame/ImportPanel';
 import { saveFile } from '../hand/save-file';
 import { CableFields, useCable } from './CableFields';
@@ -50,31 +50,31 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
   return (
     <div className="series">
       <aside>
-        <label className="field">
-          <span>Number, title or kind</span>
-          <input
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-            placeholder="for example barrier"
-          />
-        </label>
-        <label className="field">
-          <span>State</span>
-          <select value={state} onChange={(event) => setState(event.target.value)}>
-            {STATES.map((one) => (
-              <option key={one} value={one}>
-                {one === '' ? 'every state' : one}
-              </option>
-            ))}
-          </select>
-        </label>
+        <TextInput
+          className="field"
+          label="Number, title or kind"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="for example barrier"
+        />
+        <NativeSelect
+          className="field"
+          label="State"
+          value={state}
+          onChange={(event) => setState(event.target.value)}
+        >
+          {STATES.map((one) => (
+            <option key={one} value={one}>
+              {one === '' ? 'every state' : one}
+            </option>
+          ))}
+        </NativeSelect>
         {all.length === 0 && <p>No certificate is on file. Type the first one, or take in its file.</p>}
         {all.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
         <ul>
           {shown.map((one) => (
             <li key={one.id}>
-              <button
-                type="button"
+              <UnstyledButton
                 aria-current={one === certificate && !files ? 'page' : undefined}
                 onClick={() => open(one.id)}
               >
@@ -83,15 +83,15 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
                   {kindTitle(one.kind)}
                   {one.state !== 'valid' && <span className="tone-failed"> {one.state}</span>}
                 </small>
-              </button>
+              </UnstyledButton>
             </li>
           ))}
         </ul>
         <p className="aside-foot">
           <a href={`/dossier/?site=${site}&table=certificate&record=new`}>Type a new one</a>
-          <button type="button" className="plain" onClick={() => setFiles(true)}>
+          <UnstyledButton className="plain" onClick={() => setFiles(true)}>
             Files in and out
-          </button>
+          </UnstyledButton>
         </p>
       </aside>
       <main id="main" tabIndex={-1}>
@@ -134,9 +134,9 @@ function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Cer
           {title}, {certificate.maker}
         </p>
         <a href={`/dossier/?site=${site}&table=certificate&record=${certificate.id}`}>Change it</a>
-        <button type="button" className="plain" onClick={save}>
+        <UnstyledButton className="plain" onClick={save}>
           Save as JSON
-        </button>
+        </UnstyledButton>
       </header>
       {state !== 'valid' && (
         <p className="make-safe" role="alert">
@@ -261,40 +261,40 @@ function SizeTable({ certificate: { sheet } }: { certificate: Certificate }) {
     <details>
       <summary>The same as a table</summary>
       <div className="wide-table">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Size</th>
-              <th scope="col">Thread</th>
-              <th scope="col">Outer seal, mm</th>
-              <th scope="col">Inner seal, mm</th>
+        <Table>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">Size</Table.Th>
+              <Table.Th scope="col">Thread</Table.Th>
+              <Table.Th scope="col">Outer seal, mm</Table.Th>
+              <Table.Th scope="col">Inner seal, mm</Table.Th>
               {armours.map((armour) => (
-                <th scope="col" key={armour}>
+                <Table.Th scope="col" key={armour}>
                   {armour}, mm
-                </th>
+                </Table.Th>
               ))}
-              <th scope="col">Over the cores, mm</th>
-              <th scope="col">Armour left, mm</th>
-            </tr>
-          </thead>
-          <tbody>
+              <Table.Th scope="col">Over the cores, mm</Table.Th>
+              <Table.Th scope="col">Armour left, mm</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {sheet.sizes.map(({ size, thread, outer, inner, clamp, pot, armourLengthMm }) => (
-              <tr key={size}>
-                <th scope="row">{size}</th>
-                <td>{thread}</td>
-                <td className="figures">{range(outer.rangeMm)}</td>
-                <td className="figures">{range(inner?.rangeMm)}</td>
+              <Table.Tr key={size}>
+                <Table.Th scope="row">{size}</Table.Th>
+                <Table.Td>{thread}</Table.Td>
+                <Table.Td className="figures">{range(outer.rangeMm)}</Table.Td>
+                <Table.Td className="figures">{range(inner?.rangeMm)}</Table.Td>
                 {armours.map((armour) => (
-                  <td className="figures" key={armour}>
+                  <Table.Td className="figures" key={armour}>
                     {range(clamp.find((face) => face.armour === armour)?.rangeMm)}
-                  </td>
+                  </Table.Td>
                 ))}
-                <td className="figures">{range(pot?.overCoresMm)}</td>
-                <td className="figures">{range(armourLengthMm)}</td>
-              </tr>
+                <Table.Td className="figures">{range(pot?.overCoresMm)}</Table.Td>
+                <Table.Td className="figures">{range(armourLengthMm)}</Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </div>
     </details>
   );

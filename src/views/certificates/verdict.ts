@@ -1,5 +1,5 @@
 import type { Candidate } from '../../core/finder/candidate';
-import type { GlyphState } from '../../ui/SealGlyph';
+import type { GlyphState } from '../../ui/heart/SealGlyph';
 
 /** Verdicts of the finder as they are said. */
 export const VERDICT_WORDS: Record<Candidate['verdict'], string> = {

@@ -1,6 +1,6 @@
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { Button } from '@mantine/core';
+import { Checkbox, Button, NativeSelect, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
@@ -64,24 +64,25 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
         </p>
       ))}
       <div className="clock-tools">
-        <label className="field">
-          <span>Entry or compound</span>
-          <input
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-            placeholder="for example AX-31"
-          />
-        </label>
-        <label className="field">
-          <span>Show</span>
-          <select value={is} onChange={(event) => setIs(event.target.value as Clock['is'])}>
-            {KINDS.map(([id, title]) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </select>
-        </label>
+        <TextInput
+          className="field"
+          label="Entry or compound"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="for example AX-31"
+        />
+        <NativeSelect
+          className="field"
+          label="Show"
+          value={is}
+          onChange={(event) => setIs(event.target.value as Clock['is'])}
+        >
+          {KINDS.map(([id, title]) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </NativeSelect>
         <Signals />
       </div>
       {clocks.length === 0 && (
@@ -118,29 +119,25 @@ function Signals() {
   return (
     <fieldset className="signals">
       <legend>When one is due</legend>
-      <label>
-        <input
-          type="checkbox"
-          checked={state.sound}
-          onChange={(event) => {
-            setSound(event.target.checked);
-            if (event.target.checked) ring();
-            setState(alarmState());
-          }}
-        />{' '}
-        Sound
-      </label>
-      <label>
-        <input
-          type="checkbox"
-          checked={state.notify}
-          disabled={state.blocked}
-          onChange={(event) =>
-            void askForNotifications(event.target.checked).then(() => setState(alarmState()))
-          }
-        />{' '}
-        Notification{state.blocked && ' (not allowed by this browser)'}
-      </label>
+      <Checkbox
+        size="md"
+        label="Sound"
+        checked={state.sound}
+        onChange={(event) => {
+          setSound(event.currentTarget.checked);
+          if (event.currentTarget.checked) ring();
+          setState(alarmState());
+        }}
+      />
+      <Checkbox
+        size="md"
+        label={`Notification${state.blocked ? ' (not allowed by this browser)' : ''}`}
+        checked={state.notify}
+        disabled={state.blocked}
+        onChange={(event) =>
+          void askForNotifications(event.currentTarget.checked).then(() => setState(alarmState()))
+        }
+      />
     </fieldset>
   );
 }

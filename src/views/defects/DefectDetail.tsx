@@ -6,6 +6,7 @@ import type { Defect } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
 import { historyOf } from '../../core/words/en/history';
 import { DEFECT_STATE_WORDS } from '../../core/words/en/labels';
+import { FileChoice } from '../../ui/FileChoice';
 import { addPhotos } from '../hand/keep-photos';
 import { useDefectForm } from '../judging/defect-form';
 import { parameter, useDevice } from '../hand/hand';
@@ -45,15 +46,13 @@ export function DefectDetail({ defect, overdue }: { defect: Defect; overdue: boo
           <a href={`/bench/?entry=${defect.entry}&site=${defect.site}`}>Open the entry on the bench</a>
         </p>
         <PhotoRow photos={defect.photos} />
-        <label className="field">
-          <span>Add photos (JPEG or PNG, up to 12 MB each)</span>
-          <input
-            type="file"
-            accept="image/jpeg,image/png"
-            multiple
-            onChange={(event) => void addPhotos(defect.id, event.target)}
-          />
-        </label>
+        <FileChoice
+          title="Add photos"
+          accept="image/jpeg,image/png"
+          multiple
+          onFiles={(files) => void addPhotos(defect.id, files)}
+        />
+        <p className="quiet">JPEG or PNG, up to 12 MB each; the location is taken out.</p>
         <h3>History</h3>
         <HistoryList lines={historyOf(history, defect.id, defect, defectWords)} />
         {history.length === 0 && <p className="quiet">Older than this device’s copy.</p>}

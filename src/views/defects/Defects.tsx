@@ -1,3 +1,4 @@
+import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
@@ -5,6 +6,7 @@ import { defectStatement } from '../../core/words/en/said';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
 import type { Defect } from '../../core/record/types';
+import { day } from '../../core/words/en/format';
 import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/en/labels';
 import { parameter, useDevice } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
@@ -64,14 +66,14 @@ function Ledger({ state }: ViewProps) {
         </a>
       </div>
       <div className="filters">
-        <input
+        <TextInput
           type="search"
           aria-label="Search defects"
           placeholder="Search tag, check, statement"
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
-        <select
+        <NativeSelect
           aria-label="State"
           value={show}
           onChange={(event) => setShow(event.target.value as typeof show)}
@@ -83,27 +85,23 @@ function Ledger({ state }: ViewProps) {
               {word}
             </option>
           ))}
-        </select>
-        <select aria-label="Level" value={level} onChange={(event) => setLevel(event.target.value)}>
+        </NativeSelect>
+        <NativeSelect aria-label="Level" value={level} onChange={(event) => setLevel(event.target.value)}>
           <option value="all">All levels</option>
           {([4, 3, 2, 1] as const).map((n) => (
             <option key={n} value={n}>
               {n}: {SEVERITY_WORDS[n]}
             </option>
           ))}
-        </select>
-        <select aria-label="Owner" value={owner} onChange={(event) => setOwner(event.target.value)}>
+        </NativeSelect>
+        <NativeSelect aria-label="Owner" value={owner} onChange={(event) => setOwner(event.target.value)}>
           <option value="all">All owners</option>
           <option value="">No owner</option>
           {owners.map((name) => (
             <option key={name}>{name}</option>
           ))}
-        </select>
-        {entry && (
-          <button type="button" onClick={() => setEntry(null)}>
-            One entry only ×
-          </button>
-        )}
+        </NativeSelect>
+        {entry && <UnstyledButton onClick={() => setEntry(null)}>One entry only ×</UnstyledButton>}
       </div>
       {shown.length === 0 ? (
         <div className="empty">
@@ -134,12 +132,12 @@ function Line({ line, open, onToggle }: { line: LedgerLine; open: boolean; onTog
   const { defect, where, overdue } = line;
   return (
     <li className={`level-${defect.severity}`} data-defect={defect.id}>
-      <button type="button" className="plain line" onClick={onToggle} aria-expanded={open}>
+      <UnstyledButton className="plain line" onClick={onToggle} aria-expanded={open}>
         <span className="level figures" aria-label={`Level ${defect.severity}`}>
           {defect.severity}
         </span>
         <span>
-          <b className="figures">{defect.due}</b>
+          <b className="figures">{day(defect.due)}</b>
           <small className={overdue ? 'tone-failed overdue' : 'quiet'}>
             {overdue
               ? defect.state === 'done'
@@ -163,7 +161,7 @@ function Line({ line, open, onToggle }: { line: LedgerLine; open: boolean; onTog
           <b>{DEFECT_STATE_WORDS[defect.state]}</b>
           <small className="quiet">{defect.owner ?? 'no owner'}</small>
         </span>
-      </button>
+      </UnstyledButton>
       {open && <DefectDetail key={defect.id} defect={defect} overdue={overdue} />}
     </li>
   );

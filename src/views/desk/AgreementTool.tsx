@@ -3,7 +3,7 @@ import { agreement } from '../../core/measuring/agreement';
 import { diameterOf, groupsOf, type Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
 import { drawLayers } from '../../drawing/desk/layers';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 /** Does the cable agree with its record: what lies between outer and inner sheath, measured and recorded. */

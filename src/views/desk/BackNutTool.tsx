@@ -1,10 +1,10 @@
-import { Button } from '@mantine/core';
+import { Button, Table } from '@mantine/core';
 import type { BackNutSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { gapScale } from '../../core/rulebook/gap-scale';
 import { figure } from '../../core/words/en/format';
 import { drawGapScale, scaleLines } from '../../drawing/desk/gap-scale';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 /** How far the back nut should have gone: the gap for every cable diameter, drawn to be held against the nut. */
@@ -88,24 +88,26 @@ export function BackNutTool({ dossier }: { dossier: Dossier | null }) {
             </section>
             <details>
               <summary>The same as a table</summary>
-              <table>
-                <thead>
-                  <tr>
-                    <th>Cable, mm</th>
-                    <th>Gap, mm</th>
-                    <th>Indent, %</th>
-                  </tr>
-                </thead>
-                <tbody>
+              <Table>
+                <Table.Thead>
+                  <Table.Tr>
+                    <Table.Th>Cable, mm</Table.Th>
+                    <Table.Th>Gap, mm</Table.Th>
+                    <Table.Th>Indent, %</Table.Th>
+                  </Table.Tr>
+                </Table.Thead>
+                <Table.Tbody>
                   {lines.map(({ cableMm, gapMm, indentPct, why }) => (
-                    <tr key={cableMm}>
-                      <td className="figures">{figure(cableMm)}</td>
-                      <td className="figures">{gapMm === null ? why : figure(gapMm)}</td>
-                      <td className="figures">{indentPct === null ? '' : figure(indentPct, 1)}</td>
-                    </tr>
+                    <Table.Tr key={cableMm}>
+                      <Table.Td className="figures">{figure(cableMm)}</Table.Td>
+                      <Table.Td className="figures">{gapMm === null ? why : figure(gapMm)}</Table.Td>
+                      <Table.Td className="figures">
+                        {indentPct === null ? '' : figure(indentPct, 1)}
+                      </Table.Td>
+                    </Table.Tr>
                   ))}
-                </tbody>
-              </table>
+                </Table.Tbody>
+              </Table>
             </details>
           </>
         )}

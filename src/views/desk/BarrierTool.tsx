@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import {
   barrierAnswers,
@@ -93,9 +94,9 @@ function ByPath({ dossier }: { dossier: Dossier | null }) {
               ? 'A barrier gland is needed.'
               : 'No barrier gland is needed.'}
         </Verdict>
-        <button type="button" className="small" onClick={() => setAnswers({})}>
+        <UnstyledButton className="small" onClick={() => setAnswers({})}>
           Start again
-        </button>
+        </UnstyledButton>
       </div>
       <ol className="path">
         {asked.map(([question, answer]) => (
@@ -108,14 +109,13 @@ function ByPath({ dossier }: { dossier: Dossier | null }) {
                   ['no', false],
                 ] as const
               ).map(([words, value]) => (
-                <button
+                <UnstyledButton
                   key={words}
-                  type="button"
                   aria-pressed={answer === value}
                   onClick={() => setAnswers({ ...answers, [question]: value })}
                 >
                   {words}
-                </button>
+                </UnstyledButton>
               ))}
             </span>
           </li>

@@ -1,5 +1,5 @@
 import { readQuantity } from '../../core/quantity/quantity';
-import { Button } from '@mantine/core';
+import { Button, Table, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { breathingFit, breathingTest, END_KPA, START_KPA } from '../../core/gland/breathing';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -54,61 +54,59 @@ export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
       </p>
       <div className="breathing">
         <div>
-          <table className="inputs">
-            <thead>
-              <tr>
-                <th>Time, s</th>
-                <th>Overpressure, kPa</th>
-                <td />
-              </tr>
-            </thead>
-            <tbody>
+          <Table className="inputs">
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th>Time, s</Table.Th>
+                <Table.Th>Overpressure, kPa</Table.Th>
+                <Table.Td />
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
               {rows.map((row, i) => (
-                <tr key={i}>
-                  <td>
-                    <input
+                <Table.Tr key={i}>
+                  <Table.Td>
+                    <TextInput
                       aria-label={`Time of reading ${i + 1}, s`}
-                      className="figures"
+                      classNames={{ input: 'figures' }}
                       inputMode="decimal"
                       value={row.t}
                       onChange={(event) => change(i, { t: event.target.value })}
                     />
-                  </td>
-                  <td>
-                    <input
+                  </Table.Td>
+                  <Table.Td>
+                    <TextInput
                       aria-label={`Overpressure of reading ${i + 1}, kPa`}
-                      className="figures"
+                      classNames={{ input: 'figures' }}
                       inputMode="decimal"
                       value={row.p}
                       onChange={(event) => change(i, { p: event.target.value })}
                     />
-                  </td>
-                  <td>
-                    <button
-                      type="button"
+                  </Table.Td>
+                  <Table.Td>
+                    <UnstyledButton
                       className="small"
                       aria-label={`Take out reading ${i + 1}`}
                       onClick={() => setRows(rows.filter((_, j) => j !== i))}
                     >
                       ×
-                    </button>
-                  </td>
-                </tr>
+                    </UnstyledButton>
+                  </Table.Td>
+                </Table.Tr>
               ))}
-            </tbody>
-          </table>
+            </Table.Tbody>
+          </Table>
           <Button variant="default" onClick={() => setRows([...rows, { t: '', p: '' }])}>
             Add a reading
           </Button>
-          <label className="field">
-            <span>Drift of the vessel’s temperature, K</span>
-            <input
-              className="figures"
-              inputMode="decimal"
-              value={drift}
-              onChange={(event) => setDrift(event.target.value)}
-            />
-          </label>
+          <TextInput
+            className="field"
+            label="Drift of the vessel’s temperature, K"
+            classNames={{ input: 'figures' }}
+            inputMode="decimal"
+            value={drift}
+            onChange={(event) => setDrift(event.target.value)}
+          />
         </div>
         <div>
           <BreathingChart points={points} fit={fit} />

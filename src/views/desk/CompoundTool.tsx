@@ -1,11 +1,11 @@
 import { readQuantity } from '../../core/quantity/quantity';
-import { Button } from '@mantine/core';
+import { Button, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { compoundFill, compoundTimes } from '../../core/gland/compound';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { count, figure } from '../../core/words/en/format';
 import { drawPotFace } from '../../drawing/desk/pot-face';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { Choice, Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 /** How much compound, how many packs, and how long it works and cures at this temperature. */
@@ -57,9 +57,9 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
           <legend>Cores: number and diameter, mm</legend>
           {cores.map((core, i) => (
             <span key={i} className="core-row">
-              <input
+              <TextInput
                 aria-label={`Number of cores, line ${i + 1}`}
-                className="figures"
+                classNames={{ input: 'figures' }}
                 inputMode="numeric"
                 value={core.count}
                 onChange={(event) =>
@@ -67,22 +67,21 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
                 }
               />
               ×
-              <input
+              <TextInput
                 aria-label={`Diameter of the cores, line ${i + 1}, mm`}
-                className="figures"
+                classNames={{ input: 'figures' }}
                 inputMode="decimal"
                 value={core.diameter}
                 onChange={(event) =>
                   setCores(cores.map((c, j) => (j === i ? { ...c, diameter: event.target.value } : c)))
                 }
               />
-              <button
-                type="button"
+              <UnstyledButton
                 aria-label={`Take out line ${i + 1}`}
                 onClick={() => setCores(cores.filter((_, j) => j !== i))}
               >
                 ×
-              </button>
+              </UnstyledButton>
             </span>
           ))}
           <Button variant="default" onClick={() => setCores([...cores, { count: '1', diameter: '2.5' }])}>

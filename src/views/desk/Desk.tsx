@@ -1,3 +1,4 @@
+import { NativeSelect, UnstyledButton } from '@mantine/core';
 import { useState, type ComponentType } from 'react';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
 import type { KeyBinding } from '../../ui/keys';
@@ -74,14 +75,10 @@ function DeskOf({
         <ul>
           {TOOLS.map(({ id, title, what }) => (
             <li key={id}>
-              <button
-                type="button"
-                aria-current={id === tool.id ? 'page' : undefined}
-                onClick={() => onOpen(id)}
-              >
+              <UnstyledButton aria-current={id === tool.id ? 'page' : undefined} onClick={() => onOpen(id)}>
                 <b>{title}</b>
                 <small>{what}</small>
-              </button>
+              </UnstyledButton>
             </li>
           ))}
         </ul>
@@ -89,17 +86,19 @@ function DeskOf({
       <main id="main" tabIndex={-1}>
         <header>
           <h1>{tool.title}</h1>
-          <label className="field from-entry">
-            <span>Values of</span>
-            <select value={entry?.id ?? ''} onChange={(event) => setEntry(event.target.value)}>
-              <option value="">no entry, typed here</option>
-              {entries.map(({ id, title }) => (
-                <option key={id} value={id}>
-                  {title}
-                </option>
-              ))}
-            </select>
-          </label>
+          <NativeSelect
+            className="field from-entry"
+            label="Values of"
+            value={entry?.id ?? ''}
+            onChange={(event) => setEntry(event.target.value)}
+          >
+            <option value="">no entry, typed here</option>
+            {entries.map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </NativeSelect>
           {entry && (
             <a className="small" href={`/bench/?site=${site}&entry=${entry.id}`}>
               To its bench

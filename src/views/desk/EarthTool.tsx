@@ -1,3 +1,4 @@
+import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { CONDUCTORS, minimumArea, pathResistance, withstands, type Conductor } from '../../core/earth/path';
 import { wireArmour } from '../../core/gland/armour';
@@ -6,7 +7,7 @@ import { InputError } from '../../core/quantity/error';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure, ohm } from '../../core/words/en/format';
 import { drawArmourFace } from '../../drawing/desk/armour-face';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { Choice, Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 const MATERIALS: readonly (readonly [Conductor, string])[] = [['steel', 'steel'], ['copper', 'copper'], ['aluminium', 'aluminium']]; // prettier-ignore
@@ -68,15 +69,14 @@ export function EarthTool({ dossier }: { dossier: Dossier | null }) {
           <>
             <Figure figures={figures} name="bedding" title="Over the bedding" unit="mm" />
             <Figure figures={figures} name="wire" title="Wire diameter" unit="mm" />
-            <label className="field">
-              <span>Lay length, mm (empty: ten times the middle of the wires)</span>
-              <input
-                className="figures"
-                inputMode="decimal"
-                value={figures.text.lay}
-                onChange={(event) => figures.set('lay', event.target.value)}
-              />
-            </label>
+            <TextInput
+              className="field"
+              label="Lay length, mm (empty: ten times the middle of the wires)"
+              classNames={{ input: 'figures' }}
+              inputMode="decimal"
+              value={figures.text.lay}
+              onChange={(event) => figures.set('lay', event.target.value)}
+            />
           </>
         ) : (
           <Figure figures={figures} name="area" title="Cross-section" unit="mm²" />

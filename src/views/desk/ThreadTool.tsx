@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core';
 import { useState } from 'react';
 import { threadOf } from '../../core/gland/thread-table';
 import { looksThatSeparate, separatedBy, type ThreadLook } from '../../core/gland/thread-look';
@@ -6,7 +7,7 @@ import type { Dossier } from '../../core/rulebook/dossier';
 import { groupsOf } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
 import { drawThreads } from '../../drawing/desk/thread-profile';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { Choice, Figure, typed, useFigures, Verdict } from '../../ui/Figure';
 
 const LOOK_WORDS: Record<ThreadLook, string> = {
@@ -96,26 +97,26 @@ export function ThreadTool({ dossier }: { dossier: Dossier | null }) {
           {found.nearMisses.length === 0 ? (
             <p>None within 1.5 mm.</p>
           ) : (
-            <table>
-              <thead>
-                <tr>
-                  <th>Thread</th>
-                  <th>Diameter, measured less nominal</th>
-                  <th>Pitch, measured less nominal</th>
-                  <th>What tells them apart</th>
-                </tr>
-              </thead>
-              <tbody>
+            <Table>
+              <Table.Thead>
+                <Table.Tr>
+                  <Table.Th>Thread</Table.Th>
+                  <Table.Th>Diameter, measured less nominal</Table.Th>
+                  <Table.Th>Pitch, measured less nominal</Table.Th>
+                  <Table.Th>What tells them apart</Table.Th>
+                </Table.Tr>
+              </Table.Thead>
+              <Table.Tbody>
                 {found.nearMisses.map(({ designation, majorDifferenceMm, pitchDifferenceMm }) => (
-                  <tr key={designation}>
-                    <th scope="row">{designation}</th>
-                    <td className="figures">{signed(majorDifferenceMm)}</td>
-                    <td className="figures">{signed(pitchDifferenceMm)}</td>
-                    <td>{best ? LOOK_WORDS[separatedBy(best, threadOf(designation)!)] : ''}</td>
-                  </tr>
+                  <Table.Tr key={designation}>
+                    <Table.Th scope="row">{designation}</Table.Th>
+                    <Table.Td className="figures">{signed(majorDifferenceMm)}</Table.Td>
+                    <Table.Td className="figures">{signed(pitchDifferenceMm)}</Table.Td>
+                    <Table.Td>{best ? LOOK_WORDS[separatedBy(best, threadOf(designation)!)] : ''}</Table.Td>
+                  </Table.Tr>
                 ))}
-              </tbody>
-            </table>
+              </Table.Tbody>
+            </Table>
           )}
           <p className="quiet">The female thread of the entry has to be identified too.</p>
         </div>

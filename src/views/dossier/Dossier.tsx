@@ -1,10 +1,11 @@
+import { UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import type { DossierTable, Payloads } from '../../core/commands/commands';
+import { useAddress } from '../hand/address';
 import { device, parameter, useDevice } from '../hand/hand';
 import { tryGive } from '../hand/give';
 import { Root, type ViewProps } from '../frame/Root';
 import './dossier.css';
-import { ExportPanel } from './ExportPanel';
 import { blankSite, FORMS, SITE_FIELDS } from './forms';
 import { ImportPanel } from '../frame/ImportPanel';
 import { useLeave } from './leave';
@@ -51,7 +52,8 @@ function NewSite() {
 
 function DossierOf({ state }: ViewProps) {
   const { slice, site } = state;
-  const [tab, setTab] = useState<Tab>(() => tabOf(parameter('table')));
+  const [address, follow] = useAddress('table', 'record', 'refused');
+  const tab = tabOf(address.table);
   const leave = useLeave();
   const record = slice.get('site', site);
   if (!record)
@@ -63,29 +65,28 @@ function DossierOf({ state }: ViewProps) {
   const tabs: [Tab, string][] = [
     ['site', 'Site'],
     ...(Object.entries(FORMS).map(([table, { title }]) => [table, title]) as [Tab, string][]),
-    ['files', 'Import and export'],
+    ['files', 'Import'],
   ];
   return (
     <div className="dossier">
       <nav aria-label="Parts of the dossier">
         {tabs.map(([id, title]) => (
-          <button
+          <UnstyledButton
             key={id}
-            type="button"
             aria-current={tab === id ? 'true' : undefined}
-            onClick={() => leave.then(() => setTab(id))}
+            onClick={() => leave.then(() => follow({ table: id, record: null, refused: null }, 'replace'))}
           >
             {title}
             {id !== 'site' && id !== 'files' && (
               <small className="figures">{recordsOf(slice, id, site).length}</small>
             )}
-          </button>
+          </UnstyledButton>
         ))}
         <a href="/dossier/?new=site">New site</a>
       </nav>
       <main id="main">
         {tab === 'site' && <SiteForm state={state} record={record} leave={leave} />}
-        {tab === 'files' && <Files site={site} />}
+        {tab === 'files' && <ImportPanel site={site} />}
         {tab !== 'site' && tab !== 'files' && (
           <RecordTable key={tab} table={tab} state={state} leave={leave} />
         )}
@@ -98,12 +99,3 @@ function DossierOf({ state }: ViewProps) {
 const isTable = (name: string | null): name is DossierTable => name !== null && Object.hasOwn(FORMS, name);
 const tabOf = (name: string | null): Tab =>
   isTable(name) || name === 'site' || name === 'files' ? name : 'area';
-
-function Files({ site }: { site: string }) {
-  return (
-    <>
-      <ImportPanel site={site} />
-      <ExportPanel site={site} />
-    </>
-  );
-}

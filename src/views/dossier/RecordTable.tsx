@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import { currentInstruments } from '../../core/record/instruments';
@@ -40,7 +40,7 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
     <>
       <div className="table-head">
         <h1>{form.title}</h1>
-        <input
+        <TextInput
           type="search"
           aria-label={`Search ${form.title.toLowerCase()}`}
           placeholder="Search"
@@ -62,9 +62,9 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
       <ul className="records">
         {shown.map((record) => (
           <li key={record.id}>
-            <button type="button" className="plain" onClick={() => setOpen({ id: record.id })}>
+            <UnstyledButton className="plain" onClick={() => setOpen({ id: record.id })}>
               <b>{name(record)}</b> <span className="quiet">{form.beside(record)}</span>
-            </button>
+            </UnstyledButton>
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { Component, type ReactNode } from 'react';
 
 /** What is shown when a view fails: nothing recorded is lost, and a reload usually mends it. */
@@ -17,9 +18,9 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { failed: 
           Everything you recorded is kept on this device. Reload the page; if it fails again, report this:
         </p>
         <p className="figures">{this.state.failed.message}</p>
-        <button type="button" className="small" onClick={() => location.reload()}>
+        <UnstyledButton className="small" onClick={() => location.reload()}>
           Reload
-        </button>
+        </UnstyledButton>
       </main>
     );
   }

@@ -1,35 +1,11 @@
+import { AppShell, Button, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { count } from '../../core/words/en/format';
 import type { DeviceState } from '../../device/device';
 import type { Trouble } from '../../device/keeper';
 import { watchClocks } from '../hand/alarm';
-
-export type ViewName =
-  | 'site'
-  | 'bench'
-  | 'makeoff'
-  | 'clocks'
-  | 'defects'
-  | 'certificates'
-  | 'mineral'
-  | 'transit'
-  | 'desk'
-  | 'dossier';
-
-const VIEWS: [name: ViewName, title: string][] = [
-  ['site', 'Site'],
-  ['bench', 'Bench'],
-  ['makeoff', 'Make-off'],
-  ['clocks', 'Clocks'],
-  ['defects', 'Defects'],
-  ['certificates', 'Certificates'],
-  ['mineral', 'Mineral'],
-  ['transit', 'Transits'],
-  ['desk', 'Desk'],
-  ['dossier', 'Dossier'],
-];
-
-const APPEARANCES = ['paper', 'night', 'glare'] as const;
+import './frame.css';
+import { wayOf, WAYS, type ViewName } from './way';
 
 interface Props {
   view: ViewName;
@@ -40,52 +16,77 @@ interface Props {
 
 /** Head of every view: where you are, what waits to be sent, who you are. */
 export function Head({ view, state, onFind, onKeys }: Props) {
-  const { sites, site, person } = state;
+  const { site, person } = state;
   return (
-    <header className="head">
+    <AppShell.Header className="head" withBorder={false}>
       <a className="name" href="/site/">
         Yendral
       </a>
-      {(sites.length > 0 || (site && state.slice.get('site', site))) && (
-        <select
-          aria-label="Site"
-          value={site ?? ''}
-          onChange={(event) => location.assign(`/site/?site=${event.target.value}`)}
-        >
-          {sites.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-          {site && !sites.some(({ id }) => id === site) && (
-            <option value={site}>{state.slice.get('site', site)?.name}</option>
-          )}
-        </select>
-      )}
-      <nav aria-label="Views">
-        {VIEWS.map(([name, title]) => (
-          <a
-            key={name}
-            href={`/${name}/?site=${site ?? ''}`}
-            aria-current={name === view ? 'page' : undefined}
-          >
-            {title}
-            {name === 'clocks' && <DueClocks />}
-          </a>
-        ))}
-      </nav>
-      <span className={`sync push${state.trouble ? ' tone-failed' : ''}`} role="status">
+      <SiteChoice state={state} />
+      <Ways view={view} site={site ?? ''} />
+      <Below view={view} site={site ?? ''} />
+      <span className={`sync${state.trouble ? ' tone-failed' : ''}`} role="status">
         {syncWords(state)}
       </span>
       <AppearanceSwitch />
-      <button type="button" className="small" onClick={onFind} aria-label="Find (Ctrl K)">
+      <Button variant="default" className="find" onClick={onFind} aria-label="Find (Ctrl K)">
         Find
-      </button>
-      <button type="button" className="small" onClick={onKeys} aria-label="List the keys">
+      </Button>
+      <Button variant="default" className="keys" onClick={onKeys} aria-label="List the keys">
         ?
-      </button>
+      </Button>
       {person && <b className="who">{person.name}</b>}
-    </header>
+    </AppShell.Header>
+  );
+}
+
+function SiteChoice({ state: { sites, site, slice } }: { state: DeviceState }) {
+  const here = site === null ? null : slice.get('site', site);
+  if (sites.length === 0 && !here) return null;
+  const known = sites.map(({ id, name }) => ({ value: id, label: name }));
+  const alone = site !== null && !sites.some(({ id }) => id === site);
+  return (
+    <NativeSelect
+      className="site-choice"
+      aria-label="Site"
+      value={site ?? ''}
+      data={alone ? [...known, { value: site, label: here?.name ?? site }] : known}
+      onChange={(event) => location.assign(`/site/?site=${event.currentTarget.value}`)}
+    />
+  );
+}
+
+/** The order of the work, at most six words; at the foot of a phone. */
+function Ways({ view, site }: { view: ViewName; site: string }) {
+  const here = wayOf(view);
+  return (
+    <nav className="ways" aria-label="The way through">
+      {WAYS.map((way) => (
+        <a
+          key={way.word}
+          href={`/${way.views[0]![0]}/?site=${site}`}
+          aria-current={way === here ? (way.views[0]![0] === view ? 'page' : 'true') : undefined}
+        >
+          {way.word}
+          {way.views.some(([name]) => name === 'clocks') && <DueClocks />}
+        </a>
+      ))}
+    </nav>
+  );
+}
+
+/** What lies one level below the word that is open. */
+function Below({ view, site }: { view: ViewName; site: string }) {
+  const { word, views } = wayOf(view);
+  if (views.length < 2) return null;
+  return (
+    <nav className="below" aria-label={word}>
+      {views.map(([name, title]) => (
+        <a key={name} href={`/${name}/?site=${site}`} aria-current={name === view ? 'page' : undefined}>
+          {title}
+        </a>
+      ))}
+    </nav>
   );
 }
 
@@ -117,21 +118,28 @@ const TROUBLE_WORDS: Record<Trouble, string> = {
   'no-offline': 'This device cannot keep work offline',
 };
 
+/** The appearances in words that say what they are for. */
+const APPEARANCES = { paper: 'day', night: 'night', glare: 'glare' } as const;
+type Appearance = keyof typeof APPEARANCES;
+
 function AppearanceSwitch() {
-  const [appearance, setAppearance] = useState(() => document.documentElement.dataset.appearance ?? 'paper');
-  const next = APPEARANCES[(APPEARANCES.indexOf(appearance as 'paper') + 1) % APPEARANCES.length]!;
+  const [appearance, setAppearance] = useState(
+    () => (document.documentElement.dataset.appearance ?? 'paper') as Appearance,
+  );
+  const all = Object.keys(APPEARANCES) as Appearance[];
+  const next = all[(all.indexOf(appearance) + 1) % all.length]!;
   return (
-    <button
-      type="button"
-      className="small"
-      aria-label={`Appearance: ${appearance}. Change to ${next}`}
+    <Button
+      variant="default"
+      className="appearance"
+      aria-label={`Screen for ${APPEARANCES[appearance]}. Change to ${APPEARANCES[next]}`}
       onClick={() => {
         document.documentElement.dataset.appearance = next;
         localStorage.setItem('yendral.appearance', next);
         setAppearance(next);
       }}
     >
-      {appearance[0]!.toUpperCase() + appearance.slice(1)}
-    </button>
+      Screen: {APPEARANCES[appearance]}
+    </Button>
   );
 }

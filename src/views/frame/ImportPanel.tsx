@@ -1,4 +1,5 @@
-import { Button } from '@mantine/core';
+import { FileChoice } from '../../ui/FileChoice';
+import { Button, NativeSelect } from '@mantine/core';
 import { useRef, useState } from 'react';
 import { api, ApiError, type ImportPreview } from '../../client/api';
 import type { ImportItem } from '../../core/commands/commands';
@@ -28,10 +29,7 @@ export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: reado
   const [reading, setReading] = useState<string | null>(null);
   const abort = useRef<AbortController | null>(null);
 
-  const read = async (input: HTMLInputElement) => {
-    const file = input.files?.[0];
-    input.value = '';
-    if (!file) return;
+  const read = async (file: File) => {
     setName(file.name);
     setPreview(null);
     setProblem('');
@@ -63,26 +61,26 @@ export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: reado
   return (
     <section className="import" aria-label="Import">
       <h2>Import</h2>
-      <label className="field">
-        <span>What the file holds</span>
-        <select
-          value={kind}
-          onChange={(event) => {
-            setKind(event.target.value as ImportKind);
-            setPreview(null);
-          }}
-        >
-          {kinds.map((id) => (
-            <option key={id} value={id}>
-              {KINDS[id].title}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="field">
-        <span>File</span>
-        <input type="file" accept={KINDS[kind].accept} onChange={(event) => void read(event.target)} />
-      </label>
+      <NativeSelect
+        className="field"
+        label="What the file holds"
+        value={kind}
+        onChange={(event) => {
+          setKind(event.target.value as ImportKind);
+          setPreview(null);
+        }}
+      >
+        {kinds.map((id) => (
+          <option key={id} value={id}>
+            {KINDS[id].title}
+          </option>
+        ))}
+      </NativeSelect>
+      <FileChoice
+        title="Choose the file"
+        accept={KINDS[kind].accept}
+        onFiles={([file]) => void read(file!)}
+      />
       {reading && (
         <TaskBar task={reading} words={`Reading ${name}`} onCancel={() => abort.current?.abort()} />
       )}

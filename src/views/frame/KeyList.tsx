@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core';
+import { Checkbox, Modal } from '@mantine/core';
 import { useState } from 'react';
 import { keyName, lettersOn, setLetters, type KeyBinding } from '../../ui/keys';
 
@@ -17,17 +17,15 @@ export default function KeyList({ keys, onClose }: { keys: readonly KeyBinding[]
           </div>
         ))}
       </dl>
-      <label>
-        <input
-          type="checkbox"
-          checked={letters}
-          onChange={(event) => {
-            setLetters(event.target.checked);
-            set(event.target.checked);
-          }}
-        />{' '}
-        Single letters work as keys
-      </label>
+      <Checkbox
+        size="md"
+        label="Single letters work as keys"
+        checked={letters}
+        onChange={(event) => {
+          setLetters(event.currentTarget.checked);
+          set(event.currentTarget.checked);
+        }}
+      />
     </Modal>
   );
 }

@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core';
+import { Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
 import { useDevice } from '../hand/hand';
@@ -19,27 +19,26 @@ export default function Palette({ onClose }: { onClose: () => void }) {
   const go = (hit: Hit | undefined) => hit && location.assign(hit.address);
   return (
     <Modal opened onClose={onClose} title="Find" size="lg">
-      <label className="field">
-        <span>Entry, cable, certificate or defect</span>
-        <input
-          data-autofocus
-          value={text}
-          role="combobox"
-          aria-expanded="true"
-          aria-controls="find-hits"
-          onChange={(event) => {
-            setText(event.target.value);
-            setAt(0);
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'ArrowDown') setAt(Math.min(at + 1, hits.length - 1));
-            else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
-            else if (event.key === 'Enter') go(hits[at]);
-            else return;
-            event.preventDefault();
-          }}
-        />
-      </label>
+      <TextInput
+        className="field"
+        label="Entry, cable, certificate or defect"
+        data-autofocus
+        value={text}
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="find-hits"
+        onChange={(event) => {
+          setText(event.target.value);
+          setAt(0);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setAt(Math.min(at + 1, hits.length - 1));
+          else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
+          else if (event.key === 'Enter') go(hits[at]);
+          else return;
+          event.preventDefault();
+        }}
+      />
       <ul id="find-hits" style={{ listStyle: 'none', padding: 0, margin: 0 }}>
         {hits.map((hit, i) => (
           <li key={hit.address} style={{ background: i === at ? 'var(--brass-fill)' : undefined }}>

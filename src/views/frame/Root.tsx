@@ -6,7 +6,7 @@ import '../../ui/fonts/signs.css';
 import '@mantine/core/styles/baseline.css';
 import '@mantine/core/styles/global.css';
 import '@mantine/core/styles/default-css-variables.css';
-import '@mantine/core/styles/UnstyledButton.css';
+import '@mantine/core/styles/UnstyledButton.layer.css';
 import '@mantine/core/styles/Button.css';
 import '@mantine/core/styles/Loader.css';
 import '@mantine/core/styles/CloseButton.css';
@@ -25,7 +25,8 @@ import '@mantine/core/styles/Progress.css';
 import '@mantine/core/styles/Stack.css';
 import '@mantine/core/styles/Table.css';
 import '@mantine/core/styles/Text.css';
-import { Button, MantineProvider, TextInput } from '@mantine/core';
+import '@mantine/core/styles/AppShell.css';
+import { AppShell, Button, MantineProvider, TextInput, UnstyledButton } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import type { DeviceState } from '../../device/device';
@@ -34,7 +35,8 @@ import { useKeys, type KeyBinding } from '../../ui/keys';
 import { cssVariables, theme } from '../../ui/theme';
 import { device, hush, startDevice, useDevice, useSaid } from '../hand/hand';
 import { ErrorBoundary } from './ErrorBoundary';
-import { Head, type ViewName } from './Head';
+import { Head } from './Head';
+import type { ViewName } from './way';
 import { Notices } from './Notices';
 
 const Palette = lazy(() => import('./Palette'));
@@ -77,11 +79,15 @@ export function Root({
       <a className="skip-link" href="#main">
         Skip to the content
       </a>
-      <Head view={view} state={state} onFind={() => setPalette(true)} onKeys={() => setList(true)} />
-      <Notices state={state} />
-      <ErrorBoundary>
-        <Content state={state}>{children}</Content>
-      </ErrorBoundary>
+      <AppShell mode="static" header={{ height: 'var(--head)' }}>
+        <Head view={view} state={state} onFind={() => setPalette(true)} onKeys={() => setList(true)} />
+        <AppShell.Main component="div" className="frame-main">
+          <Notices state={state} />
+          <ErrorBoundary>
+            <Content state={state}>{children}</Content>
+          </ErrorBoundary>
+        </AppShell.Main>
+      </AppShell>
       <Said />
       <Suspense fallback={null}>
         {palette && <Palette onClose={() => setPalette(false)} />}
@@ -165,19 +171,18 @@ function Said() {
         <div className="toast">
           <span>{said.text}</span>
           {said.action && (
-            <button
-              type="button"
+            <UnstyledButton
               onClick={() => {
                 hush();
                 said.action!.run();
               }}
             >
               {said.action.title}
-            </button>
+            </UnstyledButton>
           )}
-          <button type="button" onClick={hush} aria-label="Close this message">
+          <UnstyledButton onClick={hush} aria-label="Close this message">
             ×
-          </button>
+          </UnstyledButton>
         </div>
       )}
     </div>

@@ -8,9 +8,7 @@ import { device, say } from './hand';
 const PHOTO_BYTES = 12_000_000;
 
 /** Keeps chosen photos on the device, and says which cannot be taken and why. */
-export async function keepPhotos(input: HTMLInputElement): Promise<Id[]> {
-  const files = [...(input.files ?? [])];
-  input.value = '';
+export async function keepPhotos(files: readonly File[]): Promise<Id[]> {
   const kept: Id[] = [];
   for (const file of files) {
     if (file.type !== 'image/jpeg' && file.type !== 'image/png') {
@@ -30,8 +28,8 @@ export async function keepPhotos(input: HTMLInputElement): Promise<Id[]> {
 }
 
 /** Keeps photos on the device and shows them on the defect. */
-export async function addPhotos(defect: Id, input: HTMLInputElement): Promise<void> {
-  for (const photo of await keepPhotos(input)) {
+export async function addPhotos(defect: Id, files: readonly File[]): Promise<void> {
+  for (const photo of await keepPhotos(files)) {
     const photos = device.state().slice.get('defect', defect)?.photos ?? [];
     give('defect.edit', { id: defect, set: { photos: [...photos, photo] } });
   }

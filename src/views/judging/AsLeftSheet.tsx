@@ -1,4 +1,4 @@
-import { Button, Modal, NativeSelect } from '@mantine/core';
+import { Button, Modal, NativeSelect, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { KINDS } from '../../core/kinds/kinds';
 import { SEAL_FATES, type Id, type SealFate } from '../../core/record/types';
@@ -70,19 +70,25 @@ export default function AsLeftSheet({
       ) : (
         <p>Every hold point is answered.</p>
       )}
-      <label className="field">
-        <span>After</span>
-        <select value={why} onChange={(event) => setWhy(event.target.value as 'opening')}>
-          <option value="opening">an opening</option>
-          <option value="make-off">making it off anew</option>
-        </select>
-      </label>
+      <NativeSelect
+        className="field"
+        label="After"
+        value={why}
+        onChange={(event) => setWhy(event.target.value as 'opening')}
+      >
+        <option value="opening">an opening</option>
+        <option value="make-off">making it off anew</option>
+      </NativeSelect>
       {fate('Outer seal', outer, setOuter)}
       {fate('Inner seal', inner, setInner)}
-      <label className="field">
-        <span>Note</span>
-        <textarea rows={2} maxLength={500} value={note} onChange={(event) => setNote(event.target.value)} />
-      </label>
+      <Textarea
+        className="field"
+        label="Note"
+        rows={2}
+        maxLength={500}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
       <Button onClick={seal}>Seal the as-left record</Button>
     </Modal>
   );

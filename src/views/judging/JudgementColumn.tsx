@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { checkTitle } from '../../core/words/en/checks/index';
 import './judgement.css';
 import type { Defect, EntryStatus } from '../../core/record/types';
@@ -8,7 +9,7 @@ import { settling, statement } from '../../core/words/en/findings';
 import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
 import { count, day } from '../../core/words/en/format';
 import { glyphOfFinding, glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph, toneOf } from '../../ui/SealGlyph';
+import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
 
 interface Props {
   dossier: Dossier;
@@ -117,7 +118,7 @@ function Item({ finding, dossier, defect, selected, onSelect, onRaise }: ItemPro
   const isOpen = defect && defect.state !== 'done' && defect.state !== 'proven';
   return (
     <li className={selected ? 'selected' : ''} data-check={finding.check} data-outcome={finding.outcome}>
-      <button type="button" className="plain finding" onClick={onSelect} aria-pressed={selected}>
+      <UnstyledButton className="plain finding" onClick={onSelect} aria-pressed={selected}>
         <SealGlyph
           state={glyphOfFinding(finding)}
           label={`${checkTitle(finding.check)}: ${finding.outcome}`}
@@ -129,16 +130,16 @@ function Item({ finding, dossier, defect, selected, onSelect, onRaise }: ItemPro
             {finding.check} · {basisOf(finding.check, dossier)}
           </small>
         </span>
-      </button>
+      </UnstyledButton>
       {finding.outcome === 'fails' &&
         (isOpen ? (
           <a className="defect-link" href={`/defects/?site=${defect.site}&defect=${defect.id}`}>
-            Defect level {defect.severity}, due {defect.due}
+            Defect level {defect.severity}, due {day(defect.due)}
           </a>
         ) : (
-          <button type="button" className="raise" onClick={onRaise}>
+          <UnstyledButton className="raise" onClick={onRaise}>
             Raise defect
-          </button>
+          </UnstyledButton>
         ))}
     </li>
   );

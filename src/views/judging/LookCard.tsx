@@ -1,11 +1,13 @@
+import { TextInput, UnstyledButton } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { LookQuestion } from '../../core/kinds/look';
 import { conditionNumber } from '../../core/kinds/worked-looks';
 import type { Id, Look } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
 import { lookPictures } from '../../drawing/looks/pictures';
-import { DrawingView } from '../../ui/DrawingView';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { DrawingView } from '../../ui/heart/DrawingView';
+import { FileChoice } from '../../ui/FileChoice';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { keepPhotos } from '../hand/keep-photos';
 import { PhotoRow } from './PhotoRow';
 import './looks.css';
@@ -45,8 +47,8 @@ export const LookCard = memo(function LookCard({
   const state = answer === undefined ? 'unread' : answer.good ? 'fits' : 'large';
   const own = recorded ? undefined : given;
   const evidence = { photo: own?.photo ?? null, note: own?.note ?? '' };
-  const addPhoto = async (input: HTMLInputElement) => {
-    const [photo] = await keepPhotos(input);
+  const addPhoto = async (files: File[]) => {
+    const [photo] = await keepPhotos(files);
     if (photo && own) onAnswer({ answer: own.answer, note: evidence.note, photo });
   };
   return (
@@ -67,14 +69,13 @@ export const LookCard = memo(function LookCard({
       )}
       <div className="answers">
         {look.answers.map(({ id }) => (
-          <button
+          <UnstyledButton
             key={id}
-            type="button"
             aria-pressed={given?.answer === id}
             onClick={() => onAnswer({ answer: id, ...evidence })}
           >
             {answerTitle(look, id)}
-          </button>
+          </UnstyledButton>
         ))}
       </div>
       {recorded && given && (
@@ -84,9 +85,9 @@ export const LookCard = memo(function LookCard({
       )}
       <div className="look-foot">
         {hasPictures && (
-          <button type="button" onClick={() => setOpen(!open)} aria-expanded={open}>
+          <UnstyledButton onClick={() => setOpen(!open)} aria-expanded={open}>
             {open ? 'Hide pictures' : 'Right and wrong'}
-          </button>
+          </UnstyledButton>
         )}
         {own && (
           <Evidence
@@ -140,22 +141,19 @@ function Evidence({
   onNote,
 }: {
   given: Look;
-  onPhoto: (input: HTMLInputElement) => Promise<void>;
+  onPhoto: (files: File[]) => Promise<void>;
   onNote: (note: string) => void;
 }) {
   const [note, setNote] = useState(given.note);
   return (
     <>
-      <label className="file">
-        {given.photo ? 'Other photo' : 'Photo'}
-        <input
-          type="file"
-          accept="image/jpeg,image/png"
-          capture="environment"
-          onChange={(event) => void onPhoto(event.target)}
-        />
-      </label>
-      <input
+      <FileChoice
+        title={given.photo ? 'Other photo' : 'Photo'}
+        accept="image/jpeg,image/png"
+        camera
+        onFiles={(files) => void onPhoto(files)}
+      />
+      <TextInput
         className="note"
         aria-label="Note on what was seen"
         placeholder="Note"

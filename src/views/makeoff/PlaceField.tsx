@@ -1,3 +1,4 @@
+import { NativeSelect, UnstyledButton } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
@@ -77,27 +78,25 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
             error={problem?.text === typed ? problem.said : null}
             onText={setTyped}
           />
-          <button type="submit" className="big">
+          <UnstyledButton type="submit" className="big">
             Enter
-          </button>
-          <label className="field">
-            <span>Instrument</span>
-            <select value={instrument.id} onChange={(event) => setChosen(event.target.value)}>
-              {known.map(({ id, tag }) => (
-                <option key={id} value={id}>
-                  {tag}
-                </option>
-              ))}
-            </select>
-          </label>
+          </UnstyledButton>
+          <NativeSelect
+            className="field"
+            label="Instrument"
+            value={instrument.id}
+            onChange={(event) => setChosen(event.target.value)}
+          >
+            {known.map(({ id, tag }) => (
+              <option key={id} value={id}>
+                {tag}
+              </option>
+            ))}
+          </NativeSelect>
           {live && (
-            <button
-              type="button"
-              className="big"
-              onClick={() => target && takeLive(target, hand.line, nominal)}
-            >
+            <UnstyledButton className="big" onClick={() => target && takeLive(target, hand.line, nominal)}>
               Take <LiveValue of={live.id} />
-            </button>
+            </UnstyledButton>
           )}
         </div>
       )}

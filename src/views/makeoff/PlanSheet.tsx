@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core';
 import type { Plan } from '../../core/makeoff/plan';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
@@ -10,7 +11,7 @@ import {
 } from '../../core/words/en/makeoff';
 import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { holdTitle } from './hold-title';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { PART_WORDS, stepCaution, stepTitle, toolTitle } from '../../core/words/en/kinds/steps';
@@ -112,26 +113,26 @@ export function PlanSheet({
 /** The marks as figures. */
 export function MarkTable({ plan }: { plan: Plan }) {
   return (
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Cut</th>
-          <th scope="col">At, mm</th>
-          <th scope="col">May lie, mm</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table>
+      <Table.Thead>
+        <Table.Tr>
+          <Table.Th scope="col">Cut</Table.Th>
+          <Table.Th scope="col">At, mm</Table.Th>
+          <Table.Th scope="col">May lie, mm</Table.Th>
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
         {plan.marks.marks.map(({ id, atMm, lowMm, highMm }) => (
-          <tr key={id}>
-            <th scope="row">{MARK_WORDS[id]}</th>
-            <td className="figures">{figure(atMm, 1)}</td>
-            <td className="figures">
+          <Table.Tr key={id}>
+            <Table.Th scope="row">{MARK_WORDS[id]}</Table.Th>
+            <Table.Td className="figures">{figure(atMm, 1)}</Table.Td>
+            <Table.Td className="figures">
               {figure(lowMm, 1)} to {figure(highMm, 1)}
-            </td>
-          </tr>
+            </Table.Td>
+          </Table.Tr>
         ))}
-      </tbody>
-    </table>
+      </Table.Tbody>
+    </Table>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Checkbox, TextInput, UnstyledButton } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { now } from '../../client/clock';
 import { currentInstruments } from '../../core/record/instruments';
@@ -78,20 +78,29 @@ export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
         </p>
       ))}
       <div className="place-row">
-        <label className="field">
-          <span>Batch on the label</span>
-          <input value={batch} maxLength={60} onChange={(event) => setBatch(event.target.value)} />
-        </label>
-        <label className="field">
-          <span>Expires</span>
-          <input type="date" value={expires} onChange={(event) => setExpires(event.target.value)} />
-        </label>
+        <TextInput
+          className="field"
+          label="Batch on the label"
+          value={batch}
+          maxLength={60}
+          onChange={(event) => setBatch(event.target.value)}
+        />
+        <TextInput
+          className="field"
+          label="Expires"
+          type="date"
+          value={expires}
+          onChange={(event) => setExpires(event.target.value)}
+        />
       </div>
       <Degrees title="Temperature now" measure={degrees} site={work.site} />
-      <label className="field flag">
-        <input type="checkbox" checked={ratio} onChange={(event) => setRatio(event.target.checked)} /> Mixed{' '}
-        {compound.ratio}, as the sheet says
-      </label>
+      <Checkbox
+        size="md"
+        className="field flag"
+        label={`Mixed ${compound.ratio}, as the sheet says`}
+        checked={ratio}
+        onChange={(event) => setRatio(event.currentTarget.checked)}
+      />
       <Button onClick={mix} variant="default">
         {packs ? 'Injected now' : pours.length === 0 ? 'Mixed now' : 'Mixed again now'}
       </Button>
@@ -124,9 +133,9 @@ function Degrees({ title, measure, site }: { title: string; measure: Measure; si
     <div className="place-row">
       <MeasureInput label={title} {...fieldOf(measure)} />
       {thermometer && (
-        <button type="button" className="big" onClick={take}>
+        <UnstyledButton className="big" onClick={take}>
           {thermometer.tag} <LiveValue of={thermometer.id} />
-        </button>
+        </UnstyledButton>
       )}
     </div>
   );

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import { planOf, type Plan } from '../../core/makeoff/plan';
@@ -49,9 +49,9 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
       <p className="start-links">
         <a href={`/certificates/?site=${site}&tab=find&entry=${entry.id}`}>Find or change the gland</a>
         <a href={`/bench/?site=${site}&entry=${entry.id}`}>Bench</a>
-        <button type="button" className="plain" onClick={() => onOpen(null)}>
+        <UnstyledButton className="plain" onClick={() => onOpen(null)}>
           Another entry
-        </button>
+        </UnstyledButton>
       </p>
       {!transit && (!cable || !size) ? (
         <p className="make-safe" role="alert">
@@ -67,24 +67,28 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
             start();
           }}
         >
-          <label className="field">
-            <span>The entry is</span>
-            <select value={why} onChange={(event) => setWhy(event.target.value as MakeOff['why'])}>
-              <option value="make-off">made off anew</option>
-              <option value="opening">opened up and closed again</option>
-            </select>
-          </label>
+          <NativeSelect
+            className="field"
+            label="The entry is"
+            value={why}
+            onChange={(event) => setWhy(event.target.value as MakeOff['why'])}
+          >
+            <option value="make-off">made off anew</option>
+            <option value="opening">opened up and closed again</option>
+          </NativeSelect>
           {!transit && !KINDS[entry.kind].mineral && (
-            <label className="field">
-              <span>Order</span>
-              <select value={habit} onChange={(event) => setHabit(event.target.value as Habit)}>
-                {HABITS.map((one) => (
-                  <option key={one} value={one}>
-                    {HABIT_WORDS[one]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <NativeSelect
+              className="field"
+              label="Order"
+              value={habit}
+              onChange={(event) => setHabit(event.target.value as Habit)}
+            >
+              {HABITS.map((one) => (
+                <option key={one} value={one}>
+                  {HABIT_WORDS[one]}
+                </option>
+              ))}
+            </NativeSelect>
           )}
           <div className="start-buttons">
             <Button type="submit">Start the work</Button>
@@ -146,22 +150,21 @@ function ChooseEntry({
         This cable, that hole: choose the entry. Its plan says what to slip on, where to cut and how far to
         close.
       </p>
-      <label className="field">
-        <span>Enclosure, kind or cable</span>
-        <input
-          value={text}
-          onChange={(event) => onText(event.target.value)}
-          placeholder="for example AX-31 or barrier"
-        />
-      </label>
+      <TextInput
+        className="field"
+        label="Enclosure, kind or cable"
+        value={text}
+        onChange={(event) => onText(event.target.value)}
+        placeholder="for example AX-31 or barrier"
+      />
       {entries.length === 0 && <p>No entry matches. Entries are made under Dossier.</p>}
       <ul className="choose">
         {entries.slice(0, 60).map(({ entry, title, what }) => (
           <li key={entry.id}>
-            <button type="button" onClick={() => onOpen(entry.id)}>
+            <UnstyledButton onClick={() => onOpen(entry.id)}>
               <b>{title}</b>
               <small>{what}</small>
-            </button>
+            </UnstyledButton>
           </li>
         ))}
       </ul>

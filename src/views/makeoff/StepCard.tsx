@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, TextInput, UnstyledButton } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import type { PlanStep } from '../../core/makeoff/plan';
 import { placeOf } from '../../core/kinds/kinds';
@@ -36,7 +36,7 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
   if (!open) {
     return (
       <li className={`step${tick ? ' done' : ''}`}>
-        <button type="button" className="step-line" onClick={onOpen}>
+        <UnstyledButton className="step-line" onClick={onOpen}>
           <span className="figures">{tick ? (tick.skipped === null ? '✓' : '–') : number}</span>
           <span>
             {title}
@@ -48,7 +48,7 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
               </small>
             )}
           </span>
-        </button>
+        </UnstyledButton>
       </li>
     );
   }
@@ -131,15 +131,14 @@ function PassOver({ onPass }: { onPass: (reason: string) => void }) {
         else say('Say why the hold point is passed over.');
       }}
     >
-      <label className="field">
-        <span>Why it is passed over; it stays a finding</span>
-        <input
-          ref={field}
-          value={reason}
-          maxLength={300}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </label>
+      <TextInput
+        className="field"
+        label="Why it is passed over; it stays a finding"
+        ref={field}
+        value={reason}
+        maxLength={300}
+        onChange={(event) => setReason(event.target.value)}
+      />
       <Button type="submit" variant="default">
         Pass it over
       </Button>

@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { memo } from 'react';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
@@ -38,8 +39,7 @@ export const WorkList = memo(function WorkList({
           const clock = clocks.find((one) => one.entry === entry);
           return (
             <li key={id}>
-              <button
-                type="button"
+              <UnstyledButton
                 aria-current={entry === current ? 'page' : undefined}
                 onClick={() => onOpen(entry)}
               >
@@ -56,14 +56,14 @@ export const WorkList = memo(function WorkList({
                       : `${CLOCK_WORDS[clock.is]}: ${span(Date.parse(clock.due) - nowMs)}`}
                   </small>
                 )}
-              </button>
+              </UnstyledButton>
             </li>
           );
         })}
       </ul>
-      <button type="button" className="another" onClick={() => onOpen(null)}>
+      <UnstyledButton className="another" onClick={() => onOpen(null)}>
         Start another
-      </button>
+      </UnstyledButton>
     </nav>
   );
 });

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clocksOfSite } from '../../core/makeoff/clocks';
 import { stageOf } from '../../core/makeoff/stage';
@@ -11,7 +11,7 @@ import { count } from '../../core/words/en/format';
 import { FROM_WORDS, HABIT_WORDS, MISSING_WORDS, WHY_WORDS } from '../../core/words/en/makeoff';
 import { drawEntry } from '../../drawing/draw';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { ClockRing } from '../../ui/ClockRing';
 import { device } from '../hand/hand';
 import { give } from '../hand/give';
@@ -126,10 +126,13 @@ export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
           )}
         </div>
         <div className="work-right">
-          <label className="field initials">
-            <span>Initials for the ticks</span>
-            <input value={initials} maxLength={8} onChange={(event) => setInitials(event.target.value)} />
-          </label>
+          <TextInput
+            className="field initials"
+            label="Initials for the ticks"
+            value={initials}
+            maxLength={8}
+            onChange={(event) => setInitials(event.target.value)}
+          />
           {before.length > 0 && (
             <details className="done-steps">
               <summary>{count(before.length, 'step')} done</summary>

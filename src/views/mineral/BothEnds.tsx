@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core';
 import { linkLengths } from '../../core/mineral/link';
 import { pathResistance } from '../../core/earth/path';
 import { fallsBetween, newestByPair, stateOfTest } from '../../core/rulebook/cable-tests';
@@ -9,7 +10,7 @@ import { currentRound, dossierOf, groupsOf, type Dossier } from '../../core/rule
 import { comparedTests } from '../../core/rulebook/compared-tests';
 import { figure, known, ohm } from '../../core/words/en/format';
 import { drawEntry } from '../../drawing/draw';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { ContinuityPanel } from '../testing/ContinuityPanel';
 import { megohmWords } from '../testing/insulation-words';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
@@ -102,33 +103,33 @@ function Compared({
   const any = falls.some((set) => set.size > 0);
   return (
     <>
-      <table aria-label={`Insulation at entry ${entry.label} compared`}>
-        <thead>
-          <tr>
-            <th scope="col">At 20 °C</th>
-            <th scope="col">Before</th>
-            <th scope="col">After</th>
-            <th scope="col">A day later</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table aria-label={`Insulation at entry ${entry.label} compared`}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th scope="col">At 20 °C</Table.Th>
+            <Table.Th scope="col">Before</Table.Th>
+            <Table.Th scope="col">After</Table.Th>
+            <Table.Th scope="col">A day later</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
           {pairsOf(conductors, screened).map((pair) => (
-            <tr key={pair}>
-              <th scope="row">{pair}</th>
+            <Table.Tr key={pair}>
+              <Table.Th scope="row">{pair}</Table.Th>
               {judged.map((all, i) => {
                 const one = all?.get(pair);
                 const fell = falls[i]!.has(pair);
                 return (
-                  <td key={i} className={`figures${fell ? ' tone-failed' : ''}`}>
+                  <Table.Td key={i} className={`figures${fell ? ' tone-failed' : ''}`}>
                     {one ? megohmWords(one.megohm20, newest[i]!.get(pair)?.saturated) : '–'}
                     {fell && ', fell'}
-                  </td>
+                  </Table.Td>
                 );
               })}
-            </tr>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
+        </Table.Tbody>
+      </Table>
       {any && (
         <p className="tone-failed">
           A pair fell by more than the factor {figure(fallFactor)} at sealing: moisture got in, or something

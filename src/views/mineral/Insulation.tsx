@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Table } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { historyOf } from '../../core/rulebook/cable-tests';
 import { isSignificant, type Trend } from '../../core/mineral/trend';
@@ -93,24 +93,24 @@ function History({ cable, tests }: { cable: Cable; tests: readonly InsulationTes
       </p>
       <details>
         <summary>The same as a table</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Test</th>
-              <th scope="col">Worst pair</th>
-              <th scope="col">At 20 °C</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">Test</Table.Th>
+              <Table.Th scope="col">Worst pair</Table.Th>
+              <Table.Th scope="col">At 20 °C</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {points.map(({ t, pair, megohm, test }) => (
-              <tr key={test}>
-                <th scope="row">{month(t)}</th>
-                <td>{pair}</td>
-                <td className="figures">{megohmWords(megohm)}</td>
-              </tr>
+              <Table.Tr key={test}>
+                <Table.Th scope="row">{month(t)}</Table.Th>
+                <Table.Td>{pair}</Table.Td>
+                <Table.Td className="figures">{megohmWords(megohm)}</Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </details>
     </section>
   );

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { readQuantity } from '../../core/quantity/quantity';
 import { LEAST_BEND, linkLengths, linkToleranceMm } from '../../core/mineral/link';
@@ -6,7 +6,7 @@ import type { Cable } from '../../core/record/types';
 import { metalSheathMm } from '../../core/mineral/sheath';
 import { figure } from '../../core/words/en/format';
 import { drawLinkPath } from '../../drawing/mineral/link-path';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { Figure, typed, useFigures } from '../../ui/Figure';
 import { give } from '../hand/give';
 
@@ -113,27 +113,26 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
           <h2>Straights, mm, and what each may be off by</h2>
           {straights.map((one, i) => (
             <div key={i} className="link-row">
-              <input
-                className="figures"
+              <TextInput
+                classNames={{ input: 'figures' }}
                 aria-label={`Straight ${i + 1}, mm`}
                 value={one.mm}
                 onChange={(event) => setStraights(change(straights, i, { mm: event.target.value }))}
               />
               <span>±</span>
-              <input
-                className="figures"
+              <TextInput
+                classNames={{ input: 'figures' }}
                 aria-label={`Straight ${i + 1} may be off by, mm`}
                 value={one.off}
                 onChange={(event) => setStraights(change(straights, i, { off: event.target.value }))}
               />
               {straights.length > 1 && (
-                <button
-                  type="button"
+                <UnstyledButton
                   aria-label={`Take straight ${i + 1} out`}
                   onClick={() => setStraights(straights.filter((_, j) => j !== i))}
                 >
                   ×
-                </button>
+                </UnstyledButton>
               )}
             </div>
           ))}
@@ -143,46 +142,44 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
           <h2>Bends: angle, radius, and what each may be off by</h2>
           {bends.map((one, i) => (
             <div key={i} className="link-row">
-              <input
-                className="figures"
+              <TextInput
+                classNames={{ input: 'figures' }}
                 aria-label={`Bend ${i + 1}, degrees`}
                 value={one.angle}
                 onChange={(event) => setBends(change(bends, i, { angle: event.target.value }))}
               />
               <span>° ±</span>
-              <input
-                className="figures"
+              <TextInput
+                classNames={{ input: 'figures' }}
                 aria-label={`Bend ${i + 1} may be off by, degrees`}
                 value={one.offDeg}
                 onChange={(event) => setBends(change(bends, i, { offDeg: event.target.value }))}
               />
-              <input
-                className="figures"
+              <TextInput
+                classNames={{ input: 'figures' }}
                 aria-label={`Radius of bend ${i + 1}, mm`}
                 value={one.radius}
                 onChange={(event) => setBends(change(bends, i, { radius: event.target.value }))}
               />
               <span>mm ±</span>
-              <input
-                className="figures"
+              <TextInput
+                classNames={{ input: 'figures' }}
                 aria-label={`Radius of bend ${i + 1} may be off by, mm`}
                 value={one.offMm}
                 onChange={(event) => setBends(change(bends, i, { offMm: event.target.value }))}
               />
-              <button
-                type="button"
+              <UnstyledButton
                 aria-pressed={one.right}
                 onClick={() => setBends(change(bends, i, { right: !one.right }))}
               >
                 {one.right ? 'right' : 'left'}
-              </button>
-              <button
-                type="button"
+              </UnstyledButton>
+              <UnstyledButton
                 aria-label={`Take bend ${i + 1} out`}
                 onClick={() => setBends(bends.filter((_, j) => j !== i))}
               >
                 ×
-              </button>
+              </UnstyledButton>
             </div>
           ))}
           <Button

@@ -1,10 +1,10 @@
-import { Button } from '@mantine/core';
+import { Button, Table } from '@mantine/core';
 import { endMarks } from '../../core/mineral/marks';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, MineralPot } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
 import { drawMarkOut } from '../../drawing/mineral/mark-out';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import { Figure, typed, useFigures } from '../../ui/Figure';
 
 /** What the sheet of the accessory on one of the cable's ends says; null where none is chosen yet. */
@@ -79,8 +79,8 @@ export function MarkOut({ slice, cable }: { slice: Slice; cable: Cable | null })
               shownPx={size.width * 3.4}
             />
           </div>
-          <table>
-            <tbody>
+          <Table>
+            <Table.Tbody>
               {(
                 [
                   ['Strip', marks!.stripMm],
@@ -91,14 +91,14 @@ export function MarkOut({ slice, cable }: { slice: Slice; cable: Cable | null })
                 ] as const
               ).map(([title, mm]) =>
                 mm === null ? null : (
-                  <tr key={title}>
-                    <th scope="row">{title}</th>
-                    <td className="figures">{figure(mm, 1)} mm</td>
-                  </tr>
+                  <Table.Tr key={title}>
+                    <Table.Th scope="row">{title}</Table.Th>
+                    <Table.Td className="figures">{figure(mm, 1)} mm</Table.Td>
+                  </Table.Tr>
                 ),
               )}
-            </tbody>
-          </table>
+            </Table.Tbody>
+          </Table>
           <p>Order on the cable: shroud, back nut, sleeve, body; then strip, pot, disc and sleeves.</p>
           <Button variant="default" onClick={() => window.print()}>
             Print the ruler at its true size

@@ -1,9 +1,10 @@
+import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { historyOf, stateOfTest } from '../../core/rulebook/cable-tests';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, Id } from '../../core/record/types';
 import { now } from '../../client/clock';
-import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
+import { SealGlyph, type GlyphState } from '../../ui/heart/SealGlyph';
 import { Root } from '../frame/Root';
 import { Drying } from '../testing/Drying';
 import { BothEnds } from './BothEnds';
@@ -49,14 +50,13 @@ export default function MineralDesk() {
             <main id="main" tabIndex={-1}>
               <nav className="mineral-tabs" aria-label="Mineral desk">
                 {TABS.map(([id, title]) => (
-                  <button
+                  <UnstyledButton
                     key={id}
-                    type="button"
                     aria-current={id === tab ? 'page' : undefined}
                     onClick={() => open({ tab: id })}
                   >
                     {title}
-                  </button>
+                  </UnstyledButton>
                 ))}
               </nav>
               <h1>
@@ -139,25 +139,28 @@ function CableList({
   );
   return (
     <aside>
-      <label className="field">
-        <span>Cable, from or to</span>
-        <input value={text} onChange={(event) => setText(event.target.value)} />
-      </label>
-      <label className="field">
-        <span>Show</span>
-        <select value={state} onChange={(event) => setState(event.target.value)}>
-          <option value="">every cable</option>
-          {[...new Set(rows.map(({ words: said }) => said))].map((said) => (
-            <option key={said}>{said}</option>
-          ))}
-        </select>
-      </label>
+      <TextInput
+        className="field"
+        label="Cable, from or to"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <NativeSelect
+        className="field"
+        label="Show"
+        value={state}
+        onChange={(event) => setState(event.target.value)}
+      >
+        <option value="">every cable</option>
+        {[...new Set(rows.map(({ words: said }) => said))].map((said) => (
+          <option key={said}>{said}</option>
+        ))}
+      </NativeSelect>
       {cables.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
       <ul>
         {shown.map(({ cable, glyph, words: said }) => (
           <li key={cable.id}>
-            <button
-              type="button"
+            <UnstyledButton
               aria-current={cable.id === current ? 'page' : undefined}
               onClick={() => onOpen(cable.id)}
             >
@@ -168,7 +171,7 @@ function CableList({
                   {cable.from} to {cable.to}
                 </small>
               </span>
-            </button>
+            </UnstyledButton>
           </li>
         ))}
       </ul>

@@ -4,10 +4,18 @@ import type { Id } from '../../core/record/types';
 import { device } from '../hand/hand';
 import { TaskBar } from '../frame/TaskBar';
 
-const NAMES = ['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'sizes.csv', 'site.json'];
+/** Files that can be made of a site, and what is in each. */
+const FILES: readonly (readonly [name: string, title: string, what: string])[] = [
+  ['findings.csv', 'Findings, as a table', 'a line for each check of each entry, with figures, basis, date, inspector and instrument'],
+  ['findings.json', 'Findings, for another program', 'the same with every fact by its name'],
+  ['defects.csv', 'Defects, as a table', 'level, owner, what has to be done, due, state'],
+  ['defects.json', 'Defects, for another program', 'the same, with photos by their names'],
+  ['sizes.csv', 'Sizes of every certificate, as a table', 'seal ranges, clamping, threads; it can be edited and imported again'],
+  ['site.json', 'The whole site', 'dossier, readings, looks, sealed records and defects in the open format'],
+]; // prettier-ignore
 
 /** What can be taken out of a site: each is made on the server, with how far it is, and can be cancelled. */
-export function ExportPanel({ site }: { site: Id }) {
+export function Exports({ site }: { site: Id }) {
   const [making, setMaking] = useState<{ name: string; task: string } | null>(null);
   const [problem, setProblem] = useState('');
   const abort = useRef<AbortController | null>(null);
@@ -27,22 +35,27 @@ export function ExportPanel({ site }: { site: Id }) {
     if (abort.current === own) setMaking(null);
   };
   return (
-    <section>
-      <h2>Export</h2>
-      {NAMES.map((name) => (
-        <a
-          key={name}
-          className="export"
-          href={exportAddress(site, name)}
-          download
-          onClick={(event) => {
-            event.preventDefault();
-            void make(name);
-          }}
-        >
-          {name}
-        </a>
-      ))}
+    <section aria-label="Files">
+      <ul className="files">
+        {FILES.map(([name, title, what]) => (
+          <li key={name}>
+            <a
+              className="export"
+              href={exportAddress(site, name)}
+              download
+              onClick={(event) => {
+                event.preventDefault();
+                void make(name);
+              }}
+            >
+              {title}
+            </a>
+            <span className="quiet">
+              {what} <span className="figures">{name}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
       {making && (
         <TaskBar
           task={making.task}

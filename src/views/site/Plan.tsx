@@ -1,7 +1,7 @@
 import type { Area, Enclosure } from '../../core/record/types';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
-import { GlyphShapes } from '../../ui/SealGlyph';
+import { GlyphShapes } from '../../ui/heart/SealGlyph';
 import type { Stop } from './stop';
 
 /** Size of a mark and the step between the marks of one enclosure, m. */

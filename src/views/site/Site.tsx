@@ -1,3 +1,4 @@
+import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
@@ -8,7 +9,7 @@ import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { day } from '../../core/words/en/format';
 import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph, toneOf } from '../../ui/SealGlyph';
+import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
 import { Root, type ViewProps } from '../frame/Root';
 import { useDevice } from '../hand/hand';
 import { Plan } from './Plan';
@@ -46,7 +47,6 @@ function SiteOf({ state }: ViewProps) {
           <p className="quiet">
             {stops.length} entries in {areas.length} areas
           </p>
-          <Exports site={siteId} />
         </div>
         {stops.length === 0 ? (
           <div className="empty">
@@ -62,21 +62,21 @@ function SiteOf({ state }: ViewProps) {
         <Summary stops={stops} only={only} onOnly={setOnly} />
         <WorstDefects slice={slice} site={siteId} timeZone={site.timeZone} />
         <div className="filters">
-          <input
+          <TextInput
             type="search"
             aria-label="Search entries"
             placeholder="Search tag, cable, kind"
             value={text}
             onChange={(event) => setText(event.target.value)}
           />
-          <select aria-label="Area" value={area} onChange={(event) => setArea(event.target.value)}>
+          <NativeSelect aria-label="Area" value={area} onChange={(event) => setArea(event.target.value)}>
             <option value="all">All areas</option>
             {areas.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
               </option>
             ))}
-          </select>
+          </NativeSelect>
         </div>
         <ul className="stops">
           {shown.map(({ entry, enclosure, area: a, status, standing }) => (
@@ -101,19 +101,6 @@ function SiteOf({ state }: ViewProps) {
         </ul>
       </aside>
     </div>
-  );
-}
-
-function Exports({ site }: { site: string }) {
-  return (
-    <details className="exports">
-      <summary>Export</summary>
-      {['findings.csv', 'findings.json', 'defects.csv', 'defects.json', 'site.json'].map((name) => (
-        <a key={name} href={`/api/sites/${site}/export/${name}/`} download>
-          {name}
-        </a>
-      ))}
-    </details>
   );
 }
 
@@ -169,16 +156,15 @@ function Summary({
   return (
     <div className="summary" role="group" aria-label="Show by state">
       {ENTRY_STATES.map((state) => (
-        <button
+        <UnstyledButton
           key={state}
-          type="button"
           aria-pressed={only === state}
           onClick={() => onOnly(only === state ? 'all' : state)}
         >
           <SealGlyph state={glyphOfState(state)} size={22} label="" />
           <b className="figures">{stops.filter(({ standing }) => standing === state).length}</b>
           <small>{STATE_WORDS[state]}</small>
-        </button>
+        </UnstyledButton>
       ))}
     </div>
   );

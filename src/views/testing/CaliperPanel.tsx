@@ -1,3 +1,4 @@
+import { TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { instrument, useInstrument } from '../hand/hand';
 import { pieceOf } from '../hand/piece';
@@ -22,63 +23,57 @@ export function CaliperPanel({ nominalMm }: Props) {
         <path d={`M${opening / 2} -36h5v72h-5z`} fill="var(--steel)" />
       </svg>
       <div>
-        <label className="field">
-          <span>On the jaws, mm</span>
-          <input
-            type="number"
-            step="0.01"
-            min="0.1"
-            max="200"
-            value={size}
-            onChange={(event) => {
-              const mm = Number(event.target.value);
-              if (!(mm > 0)) return;
-              setSize(mm);
-              instrument.handle({ workpiece: pieceOf(mm, oval) });
-            }}
-          />
-        </label>
-        <label className="field">
-          <span>Out of round, mm</span>
-          <input
-            type="number"
-            step="0.05"
-            min="0"
-            max="10"
-            value={oval}
-            onChange={(event) => {
-              const mm = Number(event.target.value);
-              setOval(mm);
-              instrument.handle({ workpiece: pieceOf(size, mm) });
-            }}
-          />
-        </label>
-        <label className="field turn">
-          <span>Turned by {angle}°</span>
-          <input
-            type="range"
-            min="0"
-            max="180"
-            step="10"
-            value={angle}
-            onChange={(event) => {
-              setAngle(Number(event.target.value));
-              instrument.handle({ angleDeg: Number(event.target.value) });
-            }}
-          />
-        </label>
+        <TextInput
+          className="field"
+          label="On the jaws, mm"
+          type="number"
+          step="0.01"
+          min="0.1"
+          max="200"
+          value={size}
+          onChange={(event) => {
+            const mm = Number(event.target.value);
+            if (!(mm > 0)) return;
+            setSize(mm);
+            instrument.handle({ workpiece: pieceOf(mm, oval) });
+          }}
+        />
+        <TextInput
+          className="field"
+          label="Out of round, mm"
+          type="number"
+          step="0.05"
+          min="0"
+          max="10"
+          value={oval}
+          onChange={(event) => {
+            const mm = Number(event.target.value);
+            setOval(mm);
+            instrument.handle({ workpiece: pieceOf(size, mm) });
+          }}
+        />
+        <TextInput
+          className="field turn"
+          label={<>Turned by {angle}°</>}
+          type="range"
+          min="0"
+          max="180"
+          step="10"
+          value={angle}
+          onChange={(event) => {
+            setAngle(Number(event.target.value));
+            instrument.handle({ angleDeg: Number(event.target.value) });
+          }}
+        />
         <div className="answers">
-          <button
-            type="button"
+          <UnstyledButton
             onClick={() =>
               instrument.handle({ jaws: 'close', workpiece: pieceOf(size, oval), angleDeg: angle })
             }
           >
             Close the jaws
-          </button>
-          <button type="button" onClick={() => instrument.handle({ jaws: 'open' })}>
-            Open the jaws
-          </button>
+          </UnstyledButton>
+          <UnstyledButton onClick={() => instrument.handle({ jaws: 'open' })}>Open the jaws</UnstyledButton>
         </div>
       </div>
     </section>

@@ -1,5 +1,5 @@
 import './insulation.css';
-import { Button } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
 import type { Cable } from '../../core/record/types';
@@ -77,7 +77,7 @@ export function ContinuityPanel({
             {names.map((name) => (
               <label key={name} className="field">
                 <span>{name} comes out at the far end as</span>
-                <select
+                <NativeSelect
                   value={far[name] ?? ''}
                   onChange={(event) => setFar({ ...far, [name]: event.target.value })}
                 >
@@ -86,7 +86,7 @@ export function ContinuityPanel({
                     <option key={one}>{one}</option>
                   ))}
                   <option value={NOTHING}>nothing comes through</option>
-                </select>
+                </NativeSelect>
               </label>
             ))}
           </div>

@@ -1,3 +1,4 @@
+import { NativeSelect, Table } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { newestByPair, thresholdAt } from '../../core/rulebook/cable-tests';
 import { at20C, pairsOf } from '../../core/mineral/insulation';
@@ -64,14 +65,16 @@ export function Drying({
         Flame needs a hot work permit and a gas test, and never in a hazardous area without both. Warm from
         the sealed part towards the open end, evenly, and keep the sheath below its limit.
       </p>
-      <label className="field short">
-        <span>Pair</span>
-        <select value={pair} onChange={(event) => setPair(event.target.value)}>
-          {pairs.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </select>
-      </label>
+      <NativeSelect
+        className="field short"
+        label="Pair"
+        value={pair}
+        onChange={(event) => setPair(event.target.value)}
+      >
+        {pairs.map((one) => (
+          <option key={one}>{one}</option>
+        ))}
+      </NativeSelect>
       {open ? (
         <TesterTray key={open.id} test={open} pair={pair} onRead={() => undefined} />
       ) : (
@@ -101,22 +104,22 @@ export function Drying({
           />
           <details>
             <summary>The same as a table</summary>
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col">Minutes</th>
-                  <th scope="col">At 20 °C</th>
-                </tr>
-              </thead>
-              <tbody>
+            <Table>
+              <Table.Thead>
+                <Table.Tr>
+                  <Table.Th scope="col">Minutes</Table.Th>
+                  <Table.Th scope="col">At 20 °C</Table.Th>
+                </Table.Tr>
+              </Table.Thead>
+              <Table.Tbody>
                 {minutes.map(({ t, megohm }) => (
-                  <tr key={t}>
-                    <td className="figures">{figure(t, 0)}</td>
-                    <td className="figures">{megohmWords(megohm)}</td>
-                  </tr>
+                  <Table.Tr key={t}>
+                    <Table.Td className="figures">{figure(t, 0)}</Table.Td>
+                    <Table.Td className="figures">{megohmWords(megohm)}</Table.Td>
+                  </Table.Tr>
                 ))}
-              </tbody>
-            </table>
+              </Table.Tbody>
+            </Table>
           </details>
         </>
       )}

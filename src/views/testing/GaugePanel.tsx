@@ -1,3 +1,4 @@
+import { TextInput, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import type { Instrument } from '../../core/record/types';
 import { instrument as hand } from '../hand/hand';
@@ -10,24 +11,21 @@ export function GaugePanel({ instrument, nominal }: { instrument: Instrument; no
   return (
     <section className="caliper" aria-label={`Simulated ${instrument.kind.replace('-', ' ')}`}>
       <div>
-        <label className="field">
-          <span>
-            {instrument.tag} is held against, {UNIT[instrument.unit]}
-          </span>
-          <input
-            type="number"
-            step={instrument.resolution}
-            value={target}
-            onChange={(event) => setTarget(Number(event.target.value))}
-          />
-        </label>
+        <TextInput
+          className="field"
+          label={
+            <>
+              {instrument.tag} is held against, {UNIT[instrument.unit]}
+            </>
+          }
+          type="number"
+          step={instrument.resolution}
+          value={target}
+          onChange={(event) => setTarget(Number(event.target.value))}
+        />
         <div className="answers">
-          <button type="button" onClick={() => hand.handle({ target })}>
-            Hold it there
-          </button>
-          <button type="button" onClick={() => hand.handle({ target: null })}>
-            Take it away
-          </button>
+          <UnstyledButton onClick={() => hand.handle({ target })}>Hold it there</UnstyledButton>
+          <UnstyledButton onClick={() => hand.handle({ target: null })}>Take it away</UnstyledButton>
         </div>
       </div>
     </section>

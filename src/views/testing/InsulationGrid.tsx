@@ -1,9 +1,10 @@
+import { Table, UnstyledButton } from '@mantine/core';
 import './insulation.css';
 import { useState } from 'react';
 import { fallsBetween, newestByPair, stateOfTest } from '../../core/rulebook/cable-tests';
 import type { Cable, InsulationTest } from '../../core/record/types';
 import { count, figure } from '../../core/words/en/format';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } from './insulation-words';
 import { TesterTray } from './TesterTray';
 import { useNow } from '../hand/use-now';
@@ -33,29 +34,29 @@ export function InsulationGrid({
         least {megohmWords(thresholdMegohm)} is asked for
       </h2>
       <div className="wide-table">
-        <table className="ir-grid">
-          <thead>
-            <tr>
-              <td />
+        <Table className="ir-grid">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Td />
               {names.slice(1).map((name) => (
-                <th key={name} scope="col">
+                <Table.Th key={name} scope="col">
                   {name}
-                </th>
+                </Table.Th>
               ))}
-            </tr>
-          </thead>
-          <tbody>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {names.slice(0, -1).map((row, i) => (
-              <tr key={row}>
-                <th scope="row">{row}</th>
+              <Table.Tr key={row}>
+                <Table.Th scope="row">{row}</Table.Th>
                 {names.slice(1).map((column, j) => {
-                  if (j < i) return <td key={column} />;
+                  if (j < i) return <Table.Td key={column} />;
                   const id = `${row}-${column}`;
                   const state = judged.get(id);
                   const reading = newest.get(id);
                   return (
-                    <td key={column}>
-                      <button type="button" aria-pressed={id === pair} onClick={() => setChosen(id)}>
+                    <Table.Td key={column}>
+                      <UnstyledButton aria-pressed={id === pair} onClick={() => setChosen(id)}>
                         <SealGlyph
                           state={state ? VERDICT_GLYPH[state.verdict] : 'unread'}
                           label={`${id}: ${state ? VERDICT_WORDS[state.verdict] : 'not read'}`}
@@ -63,14 +64,14 @@ export function InsulationGrid({
                         <span className="figures">
                           {reading ? megohmWords(reading.megohm, reading.saturated) : 'read'}
                         </span>
-                      </button>
-                    </td>
+                      </UnstyledButton>
+                    </Table.Td>
                   );
                 })}
-              </tr>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </div>
       <TesterTray
         key={pair}

@@ -1,7 +1,7 @@
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import './insulation.css';
-import { Button } from '@mantine/core';
+import { Checkbox, Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { INSULATION_STAGES, type InsulationStage } from '../../core/mineral/insulation';
@@ -64,32 +64,39 @@ export function StartTest({
       <h2>{drying ? 'Next reading while drying' : 'Start a test'}</h2>
       <div className="mineral-fields">
         {!drying && (
-          <label className="field">
-            <span>Stage</span>
-            <select value={stage} onChange={(event) => setStage(event.target.value as InsulationStage)}>
-              {INSULATION_STAGES.map((one) => (
-                <option key={one} value={one}>
-                  {STAGE_WORDS[one]}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        <MeasureInput label="Temperature of the cable’s end" {...fieldOf(degrees)} />
-        <label className="field">
-          <span>Tester</span>
-          <select value={instrument?.id ?? ''} onChange={(event) => setTester(event.target.value)}>
-            {testers.map(({ id, tag }) => (
-              <option key={id} value={id}>
-                {tag}
+          <NativeSelect
+            className="field"
+            label="Stage"
+            value={stage}
+            onChange={(event) => setStage(event.target.value as InsulationStage)}
+          >
+            {INSULATION_STAGES.map((one) => (
+              <option key={one} value={one}>
+                {STAGE_WORDS[one]}
               </option>
             ))}
-          </select>
-        </label>
-        <label className="field flag">
-          <input type="checkbox" checked={sealed} onChange={(event) => setSealed(event.target.checked)} /> The
-          far end is sealed
-        </label>
+          </NativeSelect>
+        )}
+        <MeasureInput label="Temperature of the cable’s end" {...fieldOf(degrees)} />
+        <NativeSelect
+          className="field"
+          label="Tester"
+          value={instrument?.id ?? ''}
+          onChange={(event) => setTester(event.target.value)}
+        >
+          {testers.map(({ id, tag }) => (
+            <option key={id} value={id}>
+              {tag}
+            </option>
+          ))}
+        </NativeSelect>
+        <Checkbox
+          size="md"
+          className="field flag"
+          label="The far end is sealed"
+          checked={sealed}
+          onChange={(event) => setSealed(event.currentTarget.checked)}
+        />
       </div>
       {problem && (
         <p role="alert" className="tone-failed">

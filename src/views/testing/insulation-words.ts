@@ -1,5 +1,5 @@
 import type { InsulationAction, InsulationStage, InsulationVerdict } from '../../core/mineral/insulation';
-import type { GlyphState } from '../../ui/SealGlyph';
+import type { GlyphState } from '../../ui/heart/SealGlyph';
 
 export const STAGE_WORDS: Record<InsulationStage, string> = {
   'before-seal': 'Before sealing',

@@ -3,7 +3,7 @@ import type { Finding } from '../../core/record/finding';
 import { blocksOf } from './failed-blocks';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { Button } from '@mantine/core';
+import { Button, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
 import type { PackedOpening, TransitSheet } from '../../core/record/types';
@@ -62,9 +62,9 @@ export function Board({
         {bonded && (
           <div className="side-switch" role="group" aria-label="Side">
             {(['jacket', 'armour'] as const).map((one) => (
-              <button key={one} type="button" aria-pressed={one === side} onClick={() => setSide(one)}>
+              <UnstyledButton key={one} aria-pressed={one === side} onClick={() => setSide(one)}>
                 {one === 'jacket' ? 'Jacket side' : 'Armour side'}
-              </button>
+              </UnstyledButton>
             ))}
           </div>
         )}
@@ -186,9 +186,8 @@ function Stack({
       <fieldset>
         <legend>Stay plates, from the far end</legend>
         {packed.rows.map(({ heightMm, plate }, r) => (
-          <button
+          <UnstyledButton
             key={r}
-            type="button"
             className={`plate-button${plate === false ? ' tone-failed' : ''}`}
             aria-label={`Plate on row ${r + 1}: ${plate === null ? 'not looked at' : plate ? 'in' : 'missing'}`}
             onClick={() =>
@@ -201,7 +200,7 @@ function Stack({
             }
           >
             {r + 1} ({heightMm} mm): {plate === null ? 'look' : plate ? 'in' : 'missing'}
-          </button>
+          </UnstyledButton>
         ))}
       </fieldset>
     </section>

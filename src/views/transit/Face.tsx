@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import {
   DndContext,
   KeyboardSensor,
@@ -16,8 +17,8 @@ import type { BlockAt } from '../../core/rulebook/transit-planned';
 import { figure } from '../../core/words/en/format';
 import { drawBlock } from '../../drawing/transit/block';
 import { Pen } from '../../drawing/section/pen';
-import { DrawingView } from '../../ui/DrawingView';
-import { SealGlyph, type GlyphState } from '../../ui/SealGlyph';
+import { DrawingView } from '../../ui/heart/DrawingView';
+import { SealGlyph, type GlyphState } from '../../ui/heart/SealGlyph';
 import { blockWords, verdictFor, type DropVerdict } from './words';
 
 interface Props {
@@ -211,7 +212,7 @@ function BlockFace({
   const drawing = { shapes: pen.shapes, labels: [], anchors: [], box: [0, 0, size, size] as const, description: blockWords(state) }; // prettier-ignore
   const moved = drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined;
   return (
-    <button
+    <UnstyledButton
       ref={(node) => {
         drop.setNodeRef(node);
         drag.setNodeRef(node);
@@ -233,6 +234,6 @@ function BlockFace({
           label={failed ? `${blockWords(state)}, a check fails on it` : blockWords(state)}
         />
       </span>
-    </button>
+    </UnstyledButton>
   );
 }

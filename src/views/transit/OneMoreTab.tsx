@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { oneMore } from '../../core/rulebook/transit-one-more';
@@ -7,7 +8,7 @@ import { coringFor, placedIn, sealantOpening } from '../../core/rulebook/transit
 import { openingMm2 } from '../../core/transit/sealant';
 import { count, figure } from '../../core/words/en/format';
 import { drawCoring } from '../../drawing/transit/coring';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 
 /** One more cable: every spare that can take it, or where a hole can be cored. */
 export function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: TransitSheet }) {
@@ -52,32 +53,32 @@ function Spares({ dossier, sheet, mm, u }: { dossier: Dossier; sheet: TransitShe
       <p role="status">
         {count(found.length, 'spare block')} can take it; those that are reached first stand first.
       </p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Block</th>
-            <th scope="col">Opening, row</th>
-            <th scope="col">Comes out first</th>
-            <th scope="col">Layers to peel</th>
-            <th scope="col">Spares left</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th scope="col">Block</Table.Th>
+            <Table.Th scope="col">Opening, row</Table.Th>
+            <Table.Th scope="col">Comes out first</Table.Th>
+            <Table.Th scope="col">Layers to peel</Table.Th>
+            <Table.Th scope="col">Spares left</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
           {found.map(({ opening, row, column, index, sizeMm, peeling, rowsOut, sparesLeft }) => (
-            <tr key={`${opening} ${row} ${column} ${index}`}>
-              <th scope="row">{sizeMm} mm</th>
-              <td>
+            <Table.Tr key={`${opening} ${row} ${column} ${index}`}>
+              <Table.Th scope="row">{sizeMm} mm</Table.Th>
+              <Table.Td>
                 {opening}, {row + 1}
-              </td>
-              <td>{rowsOut === 0 ? 'the wedge' : `the wedge and ${count(rowsOut, 'row')}`}</td>
-              <td className="figures">
+              </Table.Td>
+              <Table.Td>{rowsOut === 0 ? 'the wedge' : `the wedge and ${count(rowsOut, 'row')}`}</Table.Td>
+              <Table.Td className="figures">
                 {peeling.layers.join(' + ')}, gap {figure(peeling.gapMm, 1)} mm
-              </td>
-              <td className="figures">{sparesLeft}</td>
-            </tr>
+              </Table.Td>
+              <Table.Td className="figures">{sparesLeft}</Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
+        </Table.Tbody>
+      </Table>
     </>
   );
 }

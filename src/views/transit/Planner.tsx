@@ -1,6 +1,6 @@
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { Button } from '@mantine/core';
+import { Button, Checkbox, Table, TextInput } from '@mantine/core';
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { PackStep } from '../../core/transit/pack/pack';
 import type { PackJob, PackReason, Packing } from '../../core/transit/pack/types';
@@ -11,7 +11,7 @@ import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { blocksOf } from '../../core/rulebook/transit-found';
 import { count, figure, known } from '../../core/words/en/format';
 import { drawTransit } from '../../drawing/transit/face';
-import { DrawingView } from '../../ui/DrawingView';
+import { DrawingView } from '../../ui/heart/DrawingView';
 import type { PackNews } from '../../workers/pack';
 
 const STEP_WORDS: Record<PackStep, string> = {
@@ -189,14 +189,15 @@ export function Planner({
           <fieldset>
             <legend>Sizes that are not to be used, mm</legend>
             {sheet.blocks.map(({ sizeMm }) => (
-              <label key={sizeMm} className="check">
-                <input
-                  type="checkbox"
-                  checked={forbidden.includes(sizeMm)}
-                  onChange={() => setForbidden(toggled(forbidden, sizeMm))}
-                />{' '}
-                {sizeMm}
-              </label>
+              <Checkbox
+                key={sizeMm}
+                size="md"
+                className="check"
+                label={sizeMm}
+
+                checked={forbidden.includes(sizeMm)}
+                onChange={() => setForbidden(toggled(forbidden, sizeMm))}
+              />
             ))}
           </fieldset>
           {now.some(({ packed }) => packed.rows.length > 0) && (
@@ -204,14 +205,14 @@ export function Planner({
               <legend>Rows that stay as they are</legend>
               {now.flatMap(({ frame, packed }) =>
                 packed.rows.map(({ heightMm }, r) => (
-                  <label key={`${frame.label} ${r}`} className="check">
-                    <input
-                      type="checkbox"
-                      checked={locks.includes(`${frame.label} ${r}`)}
-                      onChange={() => setLocks(toggled(locks, `${frame.label} ${r}`))}
-                    />{' '}
-                    {frame.label}: row {r + 1}, {heightMm} mm
-                  </label>
+                  <Checkbox
+                    key={`${frame.label} ${r}`}
+                    size="md"
+                    className="check"
+                    label={`${frame.label}: row ${r + 1}, ${heightMm} mm`}
+                    checked={locks.includes(`${frame.label} ${r}`)}
+                    onChange={() => setLocks(toggled(locks, `${frame.label} ${r}`))}
+                  />
                 )),
               )}
             </fieldset>
@@ -252,22 +253,28 @@ function CableChoice({
     .slice(0, 160);
   return (
     <section aria-label="Cables" className="cable-choice">
-      <label className="field">
-        <span>Find another cable, tag or to</span>
-        <input value={text} onChange={(event) => setText(event.target.value)} />
-      </label>
+      <TextInput
+        className="field"
+        label="Find another cable, tag or to"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
       <p className="quiet">{count(chosen.length, 'cable')} chosen.</p>
       <ul>
         {shown.map(({ id, tag, outerMm }) => (
           <li key={id}>
-            <label className="check">
-              <input
-                type="checkbox"
-                checked={picked.has(id)}
-                onChange={() => onChoose(toggled(chosen, id))}
-              />{' '}
-              {tag}, <span className="figures">{known(outerMm, 'mm', 1)}</span>
-            </label>
+            <Checkbox
+              size="md"
+              className="check"
+              label={
+                <>
+                  {tag}, <span className="figures">{known(outerMm, 'mm', 1)}</span>
+                </>
+              }
+
+              checked={picked.has(id)}
+              onChange={() => onChoose(toggled(chosen, id))}
+            />
           </li>
         ))}
       </ul>
@@ -363,30 +370,30 @@ const Plan = memo(function Plan({
       </div>
       <h3>Peel cards: layers out of each half</h3>
       <div className="wide-table">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Cable</th>
-              <th scope="col">Opening, row</th>
-              <th scope="col">Block</th>
-              <th scope="col">Jacket side</th>
-              {bonded && <th scope="col">Armour side</th>}
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">Cable</Table.Th>
+              <Table.Th scope="col">Opening, row</Table.Th>
+              <Table.Th scope="col">Block</Table.Th>
+              <Table.Th scope="col">Jacket side</Table.Th>
+              {bonded && <Table.Th scope="col">Armour side</Table.Th>}
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {cards.map(({ cable, opening, row, sizeMm, jacket, armour }) => (
-              <tr key={cable}>
-                <th scope="row">{cables.get(cable)?.tag}</th>
-                <td>
+              <Table.Tr key={cable}>
+                <Table.Th scope="row">{cables.get(cable)?.tag}</Table.Th>
+                <Table.Td>
                   {opening}, {row}
-                </td>
-                <td className="figures">{sizeMm} mm</td>
-                <td className="figures">{peelWords(jacket)}</td>
-                {bonded && <td className="figures">{peelWords(armour)}</td>}
-              </tr>
+                </Table.Td>
+                <Table.Td className="figures">{sizeMm} mm</Table.Td>
+                <Table.Td className="figures">{peelWords(jacket)}</Table.Td>
+                {bonded && <Table.Td className="figures">{peelWords(armour)}</Table.Td>}
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </div>
       <p className="quiet">
         Knives go away from the body. Yendral advises; a competent, authorised person decides. Local codes

@@ -7,7 +7,7 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { Button } from '@mantine/core';
+import { Button, Table, UnstyledButton } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { greedyPack } from '../../core/transit/pack/pack';
@@ -190,7 +190,7 @@ function SealedDot({
   const size = cable.diameterMm * px;
   const held = useRef<HTMLButtonElement | null>(null);
   return (
-    <button
+    <UnstyledButton
       ref={(node) => {
         held.current = node;
         setNodeRef(node);
@@ -214,7 +214,7 @@ function SealedDot({
       }}
     >
       {size > 46 && tag.split('-').pop()}
-    </button>
+    </UnstyledButton>
   );
 }
 
@@ -265,16 +265,16 @@ function Need({
     ],
   ];
   return (
-    <table className="need">
-      <tbody>
+    <Table className="need">
+      <Table.Tbody>
         {rows.map(([title, words, good]) => (
-          <tr key={title}>
-            <th scope="row">{title}</th>
-            <td className={good ? '' : 'tone-failed'}>{words}</td>
-          </tr>
+          <Table.Tr key={title}>
+            <Table.Th scope="row">{title}</Table.Th>
+            <Table.Td className={good ? '' : 'tone-failed'}>{words}</Table.Td>
+          </Table.Tr>
         ))}
-      </tbody>
-    </table>
+      </Table.Tbody>
+    </Table>
   );
 }
 

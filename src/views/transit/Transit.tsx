@@ -1,3 +1,4 @@
+import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
 import type { BlockAt } from '../../core/rulebook/transit-planned';
 import { blocksOf } from './failed-blocks';
 import { useState } from 'react';
@@ -11,7 +12,7 @@ import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossi
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { now } from '../../client/clock';
 import { glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph } from '../../ui/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { device, say } from '../hand/hand';
 import { give } from '../hand/give';
 import { JudgementColumn } from '../judging/JudgementColumn';
@@ -111,14 +112,9 @@ function One({
       <main id="main" tabIndex={-1}>
         <nav className="transit-tabs" aria-label="Transit board">
           {TABS.map(([id, title]) => (
-            <button
-              key={id}
-              type="button"
-              aria-current={id === tab ? 'page' : undefined}
-              onClick={() => onTab(id)}
-            >
+            <UnstyledButton key={id} aria-current={id === tab ? 'page' : undefined} onClick={() => onTab(id)}>
               {title}
-            </button>
+            </UnstyledButton>
           ))}
         </nav>
         <h1>
@@ -254,27 +250,30 @@ function TransitList({
   );
   return (
     <aside className="transit-list">
-      <label className="field">
-        <span>Wall, deck or kind</span>
-        <input value={text} onChange={(event) => setText(event.target.value)} />
-      </label>
-      <label className="field">
-        <span>Show</span>
-        <select value={only} onChange={(event) => setOnly(event.target.value)}>
-          <option value="">every transit</option>
-          {[...new Set(rows.map(({ state }) => state))].map((state) => (
-            <option key={state} value={state}>
-              {STATE_WORDS[state]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <TextInput
+        className="field"
+        label="Wall, deck or kind"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <NativeSelect
+        className="field"
+        label="Show"
+        value={only}
+        onChange={(event) => setOnly(event.target.value)}
+      >
+        <option value="">every transit</option>
+        {[...new Set(rows.map(({ state }) => state))].map((state) => (
+          <option key={state} value={state}>
+            {STATE_WORDS[state]}
+          </option>
+        ))}
+      </NativeSelect>
       {entries.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
       <ul>
         {shown.map(({ entry, tag, what, state }) => (
           <li key={entry.id}>
-            <button
-              type="button"
+            <UnstyledButton
               aria-current={entry.id === current ? 'page' : undefined}
               onClick={() => onOpen(entry.id)}
             >
@@ -287,7 +286,7 @@ function TransitList({
                   {kindTitle(entry.kind)}; {what}
                 </small>
               </span>
-            </button>
+            </UnstyledButton>
           </li>
         ))}
       </ul>
