@@ -35,7 +35,8 @@ export default defineConfig({
           globalSetup: ['tests/seeded.ts'],
           testTimeout: 300_000,
           hookTimeout: 180_000,
-          fileParallelism: false,
+          // Each file has a server and a browser of its own; more at once would starve each other.
+          maxWorkers: 2,
         },
       },
     ],

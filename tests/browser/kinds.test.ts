@@ -72,7 +72,7 @@ describe('a look', () => {
     await page.evaluate(
       (c) =>
         [...document.querySelectorAll<HTMLElement>(`${c} .answers button`)]
-          .find((b) => b.textContent === 'Thick end to the box')!
+          .find((b) => b.textContent!.includes('Thick end to the box'))!
           .click(),
       card,
     );
@@ -83,10 +83,10 @@ describe('a look', () => {
     const input = (await page.waitForSelector(`${card} input[type=file]`)) as ElementHandle<HTMLInputElement>;
     await input.uploadFile(file);
     await page.waitForSelector(`${card} .photos img`);
-    await page.type(`${card} .note`, 'seen with the mirror');
+    await page.type(`${card} .note input`, 'seen with the mirror');
     await page.keyboard.press('Enter');
     await page.waitForFunction(
-      (c) => document.querySelector<HTMLInputElement>(`${c} .note`)?.value === 'seen with the mirror',
+      (c) => document.querySelector<HTMLInputElement>(`${c} .note input`)?.value === 'seen with the mirror',
       {},
       card,
     );
@@ -106,7 +106,7 @@ describe('a look', () => {
     await waitForText(page, '[data-check="E-14"]', 'From the as-left record of');
     await page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('#look-armour-seated .answers button')]
-        .find((b) => b.textContent === 'Crossed')!
+        .find((b) => b.textContent!.includes('Crossed'))!
         .click(),
     );
     await untilOutcome(page, 'E-14', 'fails');

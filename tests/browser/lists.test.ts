@@ -46,7 +46,9 @@ describe('the ledger', () => {
     await page.waitForSelector('.ledger');
     const dues = await texts(page, '.line b.figures');
     expect(dues.length).toBeGreaterThan(15);
-    expect(dues).toEqual([...dues].sort());
+    const days = dues.map((due) => Date.parse(due));
+    expect(days).not.toContain(NaN);
+    expect(days).toEqual([...days].sort((a, b) => a - b));
 
     await page.select('[aria-label="Level"]', '4');
     for (const level of await texts(page, '.line .level')) expect(level).toBe('4');

@@ -173,6 +173,14 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     const next = stops[stops.indexOf(entry ?? '') + by];
     if (next) onOpen(next);
   };
+  const nextUnread = () => {
+    const open = views.find(({ readings, place: p }) => p.wanted > 0 && readings.length < p.wanted);
+    if (open) return setPlace(open.place.id);
+    const looks = dossier ? askedLooks(dossier).filter((look) => asksFor(asked, look.grade)) : [];
+    const unread = looks.find(({ id }) => !dossier?.looks.has(id));
+    if (unread) goToLook(unread.id);
+    else say('Nothing is unread here.');
+  };
   const seal = () => {
     if (!entry || !round) return;
     setSealing(false);
@@ -207,15 +215,16 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
     { key: 'u', title: 'Undo your last change', run: undoLast },
     { key: 'ArrowRight', title: 'Next place to measure', run: () => step(1) },
     { key: 'ArrowLeft', title: 'Place before', run: () => step(-1) },
-    { key: 'ArrowDown', title: 'Next stop of the walk', run: () => walk(1) },
-    { key: 'ArrowUp', title: 'Stop before', run: () => walk(-1) },
+    { key: 'w', title: 'Walk on to the next stop', run: () => walk(1) },
+    { key: 'b', title: 'Back to the stop before', run: () => walk(-1) },
     {
       key: 'g',
       title: 'Next grade of inspection',
       run: () => setGrade(GRADES[(GRADES.indexOf(asked) + 1) % GRADES.length]!),
     },
     { key: 'j', title: 'Show what the instrument is held against', run: () => setPanel(!panel) },
-    { key: 'n', title: 'Show the number pad', run: () => setPad(!pad) },
+    { key: 'n', title: 'Go to what is next unread', run: nextUnread },
+    { key: 'p', title: 'Show the number pad', run: () => setPad(!pad) },
     { key: 's', title: 'Seal the inspection', run: askToSeal },
     { key: 'a', title: 'Seal how the entry was left', run: () => setAsLeft(true) },
   ];
@@ -286,7 +295,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                 setCheck(finding.check);
                 if (finding.place && views.some((view) => view.place.id === finding.place))
                   setPlace(finding.place);
-                else document.getElementById(`look-${finding.place}`)?.scrollIntoView({ block: 'center' });
+                else goToLook(finding.place);
               }}
               onRaise={raise}
             />
@@ -342,6 +351,13 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
       }}
     </Root>
   );
+}
+
+/** Takes eye and keys to a look: its first answer has the focus. */
+function goToLook(look: string | null): void {
+  const card = document.getElementById(`look-${look}`);
+  card?.scrollIntoView({ block: 'center' });
+  card?.querySelector<HTMLElement>('.answers button')?.focus({ preventScroll: true });
 }
 
 /** A defect as it is raised from a check: nobody has said yet what is done about it. */

@@ -84,6 +84,10 @@ export function Tray(props: Props) {
           disabled={sealed}
           inputRef={inputRef}
           onText={props.onTyped}
+          onKeyDown={(event) => {
+            // Out of the field: keys are keys again.
+            if (event.key === 'Escape') event.currentTarget.blur();
+          }}
         />
         <UnstyledButton type="submit" className="secondary slim enter-key" disabled={sealed}>
           Enter

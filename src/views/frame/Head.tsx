@@ -132,7 +132,7 @@ function AppearanceSwitch() {
     <Button
       variant="default"
       className="appearance"
-      aria-label={`Screen for ${APPEARANCES[appearance]}. Change to ${APPEARANCES[next]}`}
+      aria-label={`Screen: ${APPEARANCES[appearance]}. Change to ${APPEARANCES[next]}`}
       onClick={() => {
         document.documentElement.dataset.appearance = next;
         localStorage.setItem('yendral.appearance', next);

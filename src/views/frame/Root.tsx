@@ -26,6 +26,7 @@ import '@mantine/core/styles/Stack.css';
 import '@mantine/core/styles/Table.css';
 import '@mantine/core/styles/Text.css';
 import '@mantine/core/styles/AppShell.css';
+import '@mantine/core/styles/Kbd.css';
 import { AppShell, Button, MantineProvider, TextInput, UnstyledButton } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';

@@ -1,5 +1,5 @@
-import { TextInput, UnstyledButton } from '@mantine/core';
-import { memo, useState } from 'react';
+import { Button, Kbd, TextInput, UnstyledButton } from '@mantine/core';
+import { memo, useState, type KeyboardEvent } from 'react';
 import type { LookQuestion } from '../../core/kinds/look';
 import { conditionNumber } from '../../core/kinds/worked-looks';
 import type { Id, Look } from '../../core/record/types';
@@ -52,7 +52,13 @@ export const LookCard = memo(function LookCard({
     if (photo && own) onAnswer({ answer: own.answer, note: evidence.note, photo });
   };
   return (
-    <fieldset className="look" id={`look-${look.id}`} disabled={sealed}>
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- keys for all of its answers
+    <fieldset
+      className="look"
+      id={`look-${look.id}`}
+      disabled={sealed}
+      onKeyDown={(event) => answerByKey(event, look, (id) => onAnswer({ answer: id, ...evidence }))}
+    >
       <legend>
         <SealGlyph
           state={state}
@@ -68,12 +74,15 @@ export const LookCard = memo(function LookCard({
         </div>
       )}
       <div className="answers">
-        {look.answers.map(({ id }) => (
+        {look.answers.map(({ id }, i) => (
           <UnstyledButton
             key={id}
             aria-pressed={given?.answer === id}
             onClick={() => onAnswer({ answer: id, ...evidence })}
           >
+            <Kbd size="sm" aria-hidden="true">
+              {i + 1}
+            </Kbd>{' '}
             {answerTitle(look, id)}
           </UnstyledButton>
         ))}
@@ -85,9 +94,9 @@ export const LookCard = memo(function LookCard({
       )}
       <div className="look-foot">
         {hasPictures && (
-          <UnstyledButton onClick={() => setOpen(!open)} aria-expanded={open}>
+          <Button variant="default" onClick={() => setOpen(!open)} aria-expanded={open}>
             {open ? 'Hide pictures' : 'Right and wrong'}
-          </UnstyledButton>
+          </Button>
         )}
         {own && (
           <Evidence
@@ -102,6 +111,21 @@ export const LookCard = memo(function LookCard({
     </fieldset>
   );
 }, isSame);
+
+/** 1 2 3 answer, and E goes to the note, while the card has the focus; a text that is typed stays one. */
+function answerByKey(event: KeyboardEvent, look: LookQuestion, answer: (id: string) => void): void {
+  const at = event.target as HTMLElement;
+  if (at.matches('input, textarea') || event.ctrlKey || event.altKey || event.metaKey) return;
+  const one = look.answers[Number(event.key) - 1];
+  const note =
+    event.key === 'e' ? event.currentTarget.querySelector<HTMLElement>('input.note, .note input') : null;
+  if (!one && !note) return;
+  event.preventDefault();
+  // On a place the same keys are a reading.
+  event.stopPropagation();
+  if (one) answer(one.id);
+  note?.focus();
+}
 
 /** Two dozen of these stand on the bench; a reading of something else leaves them as they are. */
 function isSame(a: Props, b: Props): boolean {

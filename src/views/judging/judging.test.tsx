@@ -172,6 +172,36 @@ describe('the card of a look', () => {
     expect(onAnswer).not.toHaveBeenCalled();
   });
 
+  it('is answered by figures while it has the focus, and E goes to its note', async () => {
+    const { hands, onAnswer } = card({ given: given(washer.answers[0]!.id) });
+    screen.getByRole('button', { name: answerTitle(washer, washer.answers[0]!.id) }).focus();
+    await hands.keyboard('2');
+    expect(onAnswer).toHaveBeenLastCalledWith('washer', {
+      answer: washer.answers[1]!.id,
+      photo: null,
+      note: '',
+    });
+    await hands.keyboard('9');
+    expect(onAnswer).toHaveBeenCalledTimes(1);
+    await hands.keyboard('e');
+    expect(document.activeElement).toBe(screen.getByLabelText('Note on what was seen'));
+    // A figure in the note is a figure.
+    await hands.keyboard('1');
+    expect(onAnswer).toHaveBeenCalledTimes(1);
+  });
+
+  it('keeps its keys from the place that would take them as a reading', async () => {
+    const outside = vi.fn();
+    window.addEventListener('keydown', outside);
+    const { hands } = card();
+    screen.getByRole('button', { name: answerTitle(washer, washer.answers[0]!.id) }).focus();
+    await hands.keyboard('1');
+    expect(outside).not.toHaveBeenCalled();
+    await hands.keyboard('d');
+    expect(outside).toHaveBeenCalledTimes(1);
+    window.removeEventListener('keydown', outside);
+  });
+
   it('shows right and wrong when asked to', async () => {
     const { hands } = card();
     expect(screen.queryByText('Right:')).toBeNull();
