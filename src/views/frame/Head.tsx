@@ -18,7 +18,7 @@ interface Props {
 export function Head({ view, state, onFind, onKeys }: Props) {
   const { site, person } = state;
   return (
-    <AppShell.Header className="head" withBorder={false}>
+    <AppShell.Header className={wayOf(view).views.length > 1 ? 'head' : 'head alone'} withBorder={false}>
       <a className="name" href="/site/">
         Yendral
       </a>
