@@ -1,3 +1,4 @@
+import { MantineProvider } from '@mantine/core';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { planOf } from '../../core/makeoff/plan';
@@ -14,7 +15,12 @@ import { supplyTitle } from '../../core/words/en/supplies';
 const sheet = (change: Change, why: 'make-off' | 'opening' = 'make-off', habit: Habit = 'body-first') => {
   const dossier = dossierWith(change);
   const plan = planOf(dossier, habit, why, null);
-  return { dossier, plan, text: renderToStaticMarkup(<PlanSheet dossier={dossier} plan={plan} />) };
+  const page = (
+    <MantineProvider>
+      <PlanSheet dossier={dossier} plan={plan} />
+    </MantineProvider>
+  );
+  return { dossier, plan, text: renderToStaticMarkup(page).replace(/<style[^>]*>[\s\S]*?<\/style>/g, '') };
 };
 /** The text of a markup, its tags taken out. */
 const plain = (markup: string) =>
