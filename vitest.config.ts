@@ -37,6 +37,8 @@ export default defineConfig({
           hookTimeout: 180_000,
           // Each file has a server and a browser of its own; more at once would starve each other.
           maxWorkers: 2,
+          // A browser that was starved by the other one tries once more; what fails twice fails.
+          retry: 1,
         },
       },
     ],

@@ -29,16 +29,21 @@ const fill = async (page: Page, selector: string, n: number, text: string) => {
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** Holds what is dragged over a point, moving a little as a hand does, until the verdict says something. */
-async function hover(page: Page, [x, y]: readonly [number, number], words: string): Promise<void> {
-  await page.mouse.move(x, y, { steps: 10 });
-  for (let i = 0; i < 200; i++) {
-    const said = await page.$eval('.drop-verdict', (e) => e.textContent!);
-    if (said.includes(words)) return;
+/** Holds what is dragged over a place, moving a little as a hand does, until the verdict says something. */
+async function hover(
+  page: Page,
+  where: () => Promise<readonly [number, number]>,
+  words: string,
+): Promise<void> {
+  const said = () => page.$eval('.drop-verdict', (e) => e.textContent!);
+  await page.mouse.move(...(await where()), { steps: 10 });
+  for (let i = 0; i < 200 && !(await said()).includes(words); i++) {
+    // The page may have moved under the hand.
+    const [x, y] = await where();
     await page.mouse.move(x + (i % 2), y);
     await pause(100);
   }
-  expect(await page.$eval('.drop-verdict', (e) => e.textContent!)).toContain(words);
+  expect(await said()).toContain(words);
 }
 
 describe('the transit board', () => {
@@ -73,15 +78,14 @@ describe('the transit board', () => {
       return [x + width / 2, y + height / 2] as const;
     };
     await waitForText(page, '.drop-verdict', 'Drag a cable');
+    await page.evaluate(() => document.fonts.ready.then(() => undefined));
     const from = await centre('C-TR-2B-101');
-    const to = await centre('block 26 mm, spare');
     await page.mouse.move(...from);
     await page.mouse.down();
     await page.mouse.move(from[0] + 12, from[1] + 4, { steps: 4 });
-    await hover(page, to, 'is too thick for a block of 26 mm');
+    await hover(page, () => centre('block 26 mm, spare'), 'is too thick for a block of 26 mm');
     // Another cable of that size: the two change places.
-    const other = await centre('C-TR-2B-102');
-    await hover(page, other, 'In exchange');
+    await hover(page, () => centre('C-TR-2B-102'), 'In exchange');
     await page.mouse.up();
     await waitForText(page, '.toast', 'peeled anew');
     await waitForText(page, '.judgement', 'are not counted');
