@@ -20,6 +20,7 @@ export const theme = createTheme({
     TextInput: { defaultProps: { size: 'md' } },
     Textarea: { defaultProps: { size: 'md' } },
     NativeSelect: { defaultProps: { size: 'md', rightSectionWidth: 30 } },
+    Table: { defaultProps: { borderColor: 'var(--rule)' } },
     Modal: { defaultProps: { centered: true, transitionProps: { duration: 0 }, overlayProps: { opacity: 0.4 } } },
   },
 }); // prettier-ignore

@@ -10,6 +10,9 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['certificates', '/certificates/?site=marrowick&tab=find&entry=mb-jb-204-c', '.candidate'],
   ['mineral', '/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
   ['transit', '/transit/?site=marrowick&entry=mb-tr-3-c', '.face-block'],
+  ['judging', '/bench/?entry=mb-jb-204-c&site=marrowick', '.look'],
+  ['testing', '/makeoff/?site=marrowick&entry=mb-ax-34-m', '.ir-grid'],
+  ['frame', '/site/?site=marrowick', '.plan'],
   ['defects', '/defects/?site=marrowick', '.ledger'],
   ['report', '/report/?site=marrowick', '.files'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
@@ -25,6 +28,16 @@ for (const [name, path, ready] of VIEWS) {
   await page.evaluate(() =>
     document.fonts.ready.then(() => new Promise((resolve) => setTimeout(resolve, 700))),
   );
+  // Shared rooms are shown where they stand: the looks of an entry, a test of insulation, the finder of every view.
+  if (name === 'judging' || name === 'testing')
+    await page.$eval(ready, (e) => e.scrollIntoView({ block: 'start' }));
+  if (name === 'frame') {
+    await page.keyboard.down('Control');
+    await page.keyboard.press('k');
+    await page.keyboard.up('Control');
+    await page.waitForSelector('[role="dialog"] input');
+    await page.type('[role="dialog"] input', 'JB-20');
+  }
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 }
 await close();

@@ -189,8 +189,16 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
   };
   const raiseAll = (all: readonly Finding[]) => {
     if (!entry || !round) return;
+    // Pressed twice, each is raised once.
+    const raised = new Set(
+      device
+        .state()
+        .slice.by('defect', 'entry', entry)
+        .flatMap((one) => (one.state === 'proven' ? [] : one.check)),
+    );
     for (const { check: of } of all)
-      give('defect.raise', defectOf(device.id(), entry, round.id, of, asked), `Defect ${of} is raised.`);
+      if (!raised.has(of))
+        give('defect.raise', defectOf(device.id(), entry, round.id, of, asked), `Defect ${of} is raised.`);
   };
   const askToSeal = () => setSealing(Boolean(entry && round && !sealed));
 

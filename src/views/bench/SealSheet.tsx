@@ -1,4 +1,4 @@
-import { Alert, Button, Group, Modal } from '@mantine/core';
+import { Button, Group, Modal } from '@mantine/core';
 import type { Finding } from '../../core/record/finding';
 import type { Defect } from '../../core/record/types';
 import { checkTitle } from '../../core/words/en/checks/index';
@@ -18,16 +18,18 @@ export default function SealSheet({ findings, defects, onRaiseAll, onSeal, onClo
   const unread = findings.filter(({ outcome }) => outcome === 'unread');
   const raised = (check: string) => defects.some((one) => one.check === check && one.state !== 'proven');
   const unraised = findings.filter(({ check, outcome }) => outcome === 'fails' && !raised(check));
+  const clear = unread.length === 0 && unraised.length === 0;
   return (
     <Modal opened onClose={onClose} title="Seal this inspection?" size="lg">
       <p>Its readings and answers cannot be changed afterwards; another inspection makes a new record.</p>
       {unread.length > 0 && (
-        <Alert title={`${count(unread.length, 'check')} unread`} mb="md">
-          They are sealed as unread: {titles(unread)}.
-        </Alert>
+        <p>
+          <b>{count(unread.length, 'check')} unread</b>, sealed as unread: {titles(unread)}.
+        </p>
       )}
       {unraised.length > 0 && (
-        <Alert color="red" title={`${count(unraised.length, 'failure')} without a defect`} mb="md">
+        <section className="make-safe" role="alert">
+          <b>{count(unraised.length, 'failure')} without a defect</b>
           <ul>
             {unraised.map(({ check }) => (
               <li key={check}>
@@ -35,16 +37,17 @@ export default function SealSheet({ findings, defects, onRaiseAll, onSeal, onClo
               </li>
             ))}
           </ul>
-          <Button variant="default" size="compact-md" onClick={() => onRaiseAll(unraised)}>
+          <Button variant="default" mih={48} onClick={() => onRaiseAll(unraised)}>
             {unraised.length === 1 ? 'Raise it' : 'Raise all'}
           </Button>
-        </Alert>
+        </section>
       )}
-      <Group>
-        <Button data-autofocus onClick={onSeal}>
+      <Group mt="md">
+        {/* What cannot be undone is under the finger at once only where nothing is open. */}
+        <Button mih={48} data-autofocus={clear || undefined} onClick={onSeal}>
           Seal it
         </Button>
-        <Button variant="default" onClick={onClose}>
+        <Button mih={48} variant="default" data-autofocus={!clear || undefined} onClick={onClose}>
           Not yet
         </Button>
       </Group>
