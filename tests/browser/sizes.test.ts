@@ -28,7 +28,7 @@ const VIEWS: [path: string, ready: string, least: number][] = [
 ];
 
 /** Most controls of a view that are looked at, at one size. */
-const MOST_CONTROLS = 90;
+const MOST_CONTROLS = 160;
 
 /** What is wrong with a page as it stands: too wide, a control that something lies over, one that is too small. */
 const wrongIn = (page: Page, least: number, most: number): Promise<string[]> =>
@@ -48,6 +48,7 @@ const wrongIn = (page: Page, least: number, most: number): Promise<string[]> =>
         const { left, top, width, height } = one.getBoundingClientRect();
         const small = one.matches('[type="checkbox"], [type="radio"]') ? 20 : leastPx;
         if (height < small - 0.5) wrong.push(`${named(one)} is ${Math.round(height)} px high`);
+        if (left < -0.5 || left + width > clientWidth + 0.5) wrong.push(`${named(one)} is cut at the side`);
         const there = document.elementFromPoint(left + width / 2, top + height / 2);
         const own =
           there && (one.contains(there) || there.contains(one) || there.closest('label')?.contains(one));

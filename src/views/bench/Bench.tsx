@@ -338,7 +338,7 @@ function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void
                 As left
               </UnstyledButton>
               <UnstyledButton onClick={askToSeal} disabled={sealed}>
-                {sealed ? 'Sealed' : 'Seal record'}
+                {sealed ? 'Sealed' : 'Seal'}
               </UnstyledButton>
             </section>
             <Suspense fallback={null}>
