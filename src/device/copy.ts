@@ -1,5 +1,5 @@
 import type { Snapshot } from '../core/commands/news';
-import { MemorySlice, type Written } from '../core/record/slice';
+import { MemorySlice, type RecordChange, type Written } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
 import type { Id } from '../core/record/types';
 import { recordsOf, type CopyHead } from './database';
@@ -16,6 +16,8 @@ export class Copy extends Subscribable {
   /** The line that it stands at; null before there is a copy. */
   head: CopyHead | null = null;
   #unwritten = new Map<string, Written>();
+  /** What changed since somebody asked, as it was before; null: all of it. */
+  #changed: Map<string, RecordChange> | null = null;
   #timer: ReturnType<typeof setTimeout> | null = null;
 
   constructor(private readonly keeper: Keeper) {
@@ -39,6 +41,7 @@ export class Copy extends Subscribable {
       records.write(keys.map(([, table, id], i) => ({ table, id, after: values[i]! })));
     }
     this.records = records;
+    this.#changed = null;
     this.head = head ?? null;
     this.changed();
   }
@@ -63,6 +66,7 @@ export class Copy extends Subscribable {
     const { journal, seq, hash } = snapshot;
     this.#drop();
     this.records = sliceOf(snapshot);
+    this.#changed = null;
     this.head = { site, journal, seq, hash };
     this.changed();
     const { head, records } = this;
@@ -82,11 +86,28 @@ export class Copy extends Subscribable {
     if (!this.head) return;
     // What seals rest on stays on the server.
     changes = changes.filter(({ table }) => table !== 'frozen');
+    this.#remember(changes);
     this.records.write(changes);
     this.head = { ...this.head, seq, hash };
     for (const change of changes) this.#unwritten.set(`${change.table} ${change.id}`, change);
     this.#timer ??= setTimeout(() => void this.settle(), GATHER_MS);
     this.changed();
+  }
+
+  #remember(changes: readonly Written[]): void {
+    for (const { table, id, after } of changes) {
+      const key = `${table} ${id}`;
+      const known = this.#changed?.get(key);
+      if (known) known.after = after;
+      else this.#changed?.set(key, { table, id, before: this.records.get(table, id), after });
+    }
+  }
+
+  /** What changed since this was asked last, each record once; null where another copy was taken up. */
+  changes(): RecordChange[] | null {
+    const changes = this.#changed && [...this.#changed.values()];
+    this.#changed = new Map();
+    return changes;
   }
 
   #settling: Promise<void> = Promise.resolve();

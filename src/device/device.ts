@@ -11,7 +11,7 @@ import {
   type Payloads,
 } from '../core/commands/commands';
 import { OverlaySlice } from '../core/record/overlay';
-import type { Slice } from '../core/record/slice';
+import type { RecordChange, Slice, Written } from '../core/record/slice';
 import type { JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
 import { lostWords } from '../core/words/en/lost';
@@ -23,7 +23,9 @@ import { Keeper, type Trouble } from './keeper';
 import { Notices } from './notices';
 import { Outbox } from './outbox';
 import { Session } from './session';
+import { Statuses } from './statuses';
 import { Subscribable } from './subscribable';
+import { Touched } from './touched';
 import { withWas } from './was';
 
 /** What the pages show of the device. */
@@ -65,6 +67,10 @@ export class Device extends Subscribable {
   readonly #courier: Courier;
   readonly #view = new OverlaySlice(this.#copy.records);
   readonly #ulid = monotonicFactory();
+  /** What of the records shown changed, entry by entry. */
+  readonly touched = new Touched();
+  /** Where the entries of the open site stand. */
+  readonly statuses = new Statuses(this.touched, () => ({ slice: this.#view, site: this.#site }));
   #site: Id | null = null;
   #ready: DeviceState['ready'] = 'loading';
   #state: DeviceState | null = null;
@@ -114,6 +120,8 @@ export class Device extends Subscribable {
 
   /** Lays what waits over the copy anew: it costs as much as there waits. */
   #overlay(): void {
+    const stood = this.#view.standing();
+    const below = this.#copy.changes();
     this.#view.clear(this.#copy.records);
     for (const { command, by, refusal } of this.#outbox.all) {
       if (refusal || command.site !== this.#site) continue;
@@ -126,9 +134,24 @@ export class Device extends Subscribable {
         if (!isRefusal(error)) throw error;
       }
     }
+    this.#noteChanges(stood, below);
     if (this.#site !== null && (this.#copy.head?.site === this.#site || this.#outbox.makes(this.#site)))
       this.#ready = 'ready';
     this.#look();
+  }
+
+  /** What is shown otherwise now: of what stood over the copy, of what stands over it, and of the copy itself. */
+  #noteChanges(stood: readonly Written[], below: readonly RecordChange[] | null): void {
+    if (below === null) return this.touched.everything();
+    const before = new Map(below.map((one) => [`${one.table} ${one.id}`, one.before]));
+    for (const one of stood) before.set(`${one.table} ${one.id}`, one.after);
+    const changes = new Map<string, RecordChange>();
+    for (const { table, id } of [...below, ...stood, ...this.#view.standing()]) {
+      const key = `${table} ${id}`;
+      const was = before.has(key) ? before.get(key)! : this.#copy.records.get(table, id);
+      changes.set(key, { table, id, before: was, after: this.#view.get(table, id) });
+    }
+    this.touched.note(this.#view, [...changes.values()]);
   }
 
   /** Opens the device's store and shows what it remembers, then asks the server. */
@@ -239,7 +262,11 @@ export class Device extends Subscribable {
     if (site === null) throw new Refusal('invalid', 'site', 'site.choose');
     const given = { id: this.id(), kind, site, at: now(), payload: withWas(this.#view, kind, payload), person: person.id } as unknown as AnyCommand; // prettier-ignore
     const command = withSaid(this.#view, given);
-    if (site === this.#site || kind !== 'site.add') this.#view.write(apply(this.#view, command, person.name));
+    if (site === this.#site || kind !== 'site.add') {
+      const changes = apply(this.#view, command, person.name);
+      this.#view.write(changes);
+      this.touched.note(this.#view, changes);
+    }
     const waiting: Waiting = { command, person: person.id, by: person.name, refusal: null };
     // Kept or not, it is sent: a device that keeps nothing must not lose what a server could have.
     void this.#outbox.add(waiting).then(() => {

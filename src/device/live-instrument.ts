@@ -14,6 +14,8 @@ export class LiveInstrument {
   #here: Simulated | null = null;
   #instrument: Instrument | null = null;
   #heardMs = 0;
+  /** Moves of the hand that are on their way to the server. */
+  #moved = 0;
   #timer: ReturnType<typeof setInterval> | null = null;
   line: InstrumentLine | null = null;
 
@@ -40,16 +42,23 @@ export class LiveInstrument {
     const instrument = this.#instrument;
     if (!instrument) return;
     this.#here = step(this.#here ?? takeOut(instrument, 97), input);
-    void api.handleInstrument(instrument.site, instrument.id, input).catch(() => {
-      this.#heardMs = 0;
-    });
+    // What it showed before the hand moved is no reading of what comes now.
+    if (this.line) this.line = { ...this.line, stable: false };
+    this.#moved++;
+    void api
+      .handleInstrument(instrument.site, instrument.id, input)
+      .catch(() => {
+        this.#heardMs = 0;
+      })
+      .finally(() => this.#moved--);
   }
 
   /** A line of the server's stream. */
   hear(line: InstrumentLine): void {
     if (line.instrument !== this.#instrument?.id) return;
     this.#heardMs = Date.now();
-    this.line = line;
+    // Until the server has the hand's move, its lines are of before.
+    this.line = this.#moved > 0 ? { ...line, stable: false } : line;
     this.changed();
   }
 

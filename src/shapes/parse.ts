@@ -36,6 +36,7 @@ const PAYLOADS: Record<string, Check> = {
   'reading.take': whole(shapes.TakeShape),
   'reading.strike': whole(shapes.StrikeShape),
   'look.answer': whole(shapes.LookShape),
+  'look.together': whole(shapes.LooksShape),
   'pour.record': whole(shapes.PourShape),
   'pour.edit': edit(shapes.PourSetShape),
   'makeoff.start': whole(shapes.MakeOffShape),

@@ -1,4 +1,5 @@
 import { HAZARDS } from '../core/defects/severity';
+import { SPOTS } from '../core/kinds/look';
 import { READING_FAULTS } from '../core/instrument/instrument';
 import { ENTRY_STATES } from '../core/record/finding';
 import { DEFECT_STATES, GRADES, type TableName } from '../core/record/types';
@@ -106,7 +107,12 @@ class StoredReading extends signed(TakeShape) {
   @Nullable() @Nested(() => Struck) struck!: Struck | null;
 }
 
-class StoredLook extends signed(LookShape) {}
+class StoredLook extends signed(LookShape) {
+  @Means('Answered in one with the others of this spot, all of them seen.')
+  @Optional()
+  @OneOf(SPOTS)
+  together?: string;
+}
 class StoredPour extends signed(PourShape) {}
 
 class StoredTick {

@@ -1,3 +1,4 @@
+import { SPOTS } from '../core/kinds/look';
 import { HAZARDS } from '../core/defects/severity';
 import { INSULATION_STAGES } from '../core/mineral/insulation';
 import { DEFECT_STATES, GRADES, HABITS, SEAL_FATES } from '../core/record/types';
@@ -84,6 +85,18 @@ export class LookShape {
   @Text(40) answer!: string;
   @Nullable() @IdText() photo!: string | null;
   @Optional() @Text(500, { blank: true }) note?: string;
+}
+
+class SeenShape {
+  @IdText() id!: string;
+  @Text(40) look!: string;
+}
+
+export class LooksShape {
+  @IdText() entry!: string;
+  @IdText() round!: string;
+  @OneOf(SPOTS) spot!: string;
+  @NestedList(() => SeenShape, { atLeast: 1 }) answers!: SeenShape[];
 }
 
 export class PourShape {

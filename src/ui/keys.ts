@@ -45,7 +45,8 @@ function matches({ key, always }: KeyBinding, event: KeyboardEvent): boolean {
   const control = event.ctrlKey || event.metaKey;
   if (key.startsWith('ctrl+')) return control && event.key.toLowerCase() === key.slice(5);
   if (control || event.altKey || event.key.toLowerCase() !== key.toLowerCase()) return false;
-  const target = event.target as HTMLElement;
+  const { target } = event;
+  if (!(target instanceof HTMLElement)) return false;
   if (document.querySelector('[role="dialog"]') && !always) return false;
   if (target.matches('input, textarea, select, [contenteditable]')) return Boolean(always);
   // Space and Enter belong to the button that has the focus.

@@ -1,4 +1,8 @@
-import { createTheme, type CSSVariablesResolver } from '@mantine/core';
+import { Button, createTheme, SegmentedControl, type CSSVariablesResolver } from '@mantine/core';
+
+/** Height of what a gloved finger presses, and of what stands in a line of text. */
+const GLOVE = '48px';
+const IN_LINE = '40px';
 
 /** The one Mantine theme; its colours are the variables of `global.css`, so that every appearance reaches it. */
 export const theme = createTheme({
@@ -10,18 +14,42 @@ export const theme = createTheme({
     rust: [
       '#fbefe8', '#f3d9ca', '#e6b79c', '#d8926c', '#cb7447', '#bd5a2d', '#a8461f', '#923b18', '#7b3112', '#5f250c',
     ],
+    // Of what stays pressed.
+    ink: [
+      '#eef1f2', '#d5dcdf', '#b4c0c5', '#90a2a9', '#6f848d', '#54656e', '#3a4b54', '#2a3b44', '#1b2a32', '#101a20',
+    ],
   },
   primaryShade: 6,
   headings: { fontFamily: 'var(--face-text)', fontWeight: '700' },
   respectReducedMotion: true,
   cursorType: 'pointer',
   components: {
-    Button: { defaultProps: { size: 'md' } },
+    Button: Button.extend({
+      defaultProps: { size: 'md' },
+      vars: (_theme, { size }) => ({
+        root: {
+          '--button-height': String(size).startsWith('compact') ? IN_LINE : GLOVE,
+          '--button-padding-x': '12px',
+        },
+      }),
+      styles: { label: { fontWeight: 400, fontSize: 15 } },
+    }),
     TextInput: { defaultProps: { size: 'md' } },
     Textarea: { defaultProps: { size: 'md' } },
     NativeSelect: { defaultProps: { size: 'md', rightSectionWidth: 30 } },
+    SegmentedControl: SegmentedControl.extend({
+      defaultProps: { color: 'ink', size: 'md', withItemsBorders: false, transitionDuration: 0 },
+      styles: {
+        root: { padding: 0, background: 'var(--sheet)', border: 'var(--hair) solid var(--ink)' },
+        label: { minHeight: 46, display: 'grid', placeItems: 'center', padding: '0 12px', fontSize: 15 },
+      },
+    }),
     Table: { defaultProps: { borderColor: 'var(--rule)' } },
-    Modal: { defaultProps: { centered: true, transitionProps: { duration: 0 }, overlayProps: { opacity: 0.4 } } },
+    Tabs: {
+      defaultProps: { color: 'rust' },
+      styles: { tab: { minHeight: 48, fontSize: 15 }, list: { flexWrap: 'nowrap', overflowX: 'auto', overflowY: 'hidden' } },
+    },
+    Modal: { defaultProps: { centered: true, yOffset: 84, transitionProps: { duration: 0 }, overlayProps: { opacity: 0.4 } } },
   },
 }); // prettier-ignore
 
@@ -45,6 +73,9 @@ const VARIABLES = {
   '--mantine-color-white': 'var(--on-action)',
   '--mantine-color-rust-filled': 'var(--action)',
   '--mantine-color-rust-filled-hover': 'var(--action-dark)',
+  '--mantine-color-ink-filled': 'var(--ink)',
+  '--mantine-color-ink-filled-hover': 'var(--ink)',
+  '--mantine-color-ink-contrast': 'var(--paper)',
 };
 
 /** Mantine's own variables, taken from ours in every colour scheme. */

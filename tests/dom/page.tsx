@@ -18,6 +18,7 @@ window.ResizeObserver = class {
   disconnect() {}
 };
 window.print = () => {};
+Element.prototype.scrollIntoView = () => {};
 globalThis.CSS ??= { escape: (text: string) => text.replace(/[^\w-]/g, '\\$&') } as typeof CSS;
 Object.defineProperty(document, 'fonts', { value: new EventTarget() });
 // Charts are drawn by the real browser's tests.

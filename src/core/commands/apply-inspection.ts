@@ -10,7 +10,7 @@ import { conditionLook, conditionNumber } from '../kinds/worked-looks';
 import { DIAMETERS } from '../kinds/places';
 import { hashOfSeal, SEAL_RULE } from '../record/seal';
 import type { Slice } from '../record/slice';
-import type { LookQuestion } from '../kinds/look';
+import { asItShould, type LookQuestion } from '../kinds/look';
 import type { Entry, Id } from '../record/types';
 import { titleFacts } from '../kinds/worded';
 
@@ -50,8 +50,7 @@ export function applyLook(draft: Draft, payload: Payloads['look.answer']): void 
   draft.needFree('look', payload.id);
   const entry = draft.need('entry', payload.entry, 'entry');
   needOpen(draft, payload.entry, payload.round);
-  const look = lookOf(entry.kind, payload.look) ?? conditionOf(draft, entry, payload.look);
-  if (!look) throw new Refusal('invalid', 'look', 'look.none');
+  const look = questionOf(draft, entry, payload.look);
   if (!look.answers.some(({ id }) => id === payload.answer)) {
     const known = look.answers.map(({ id }) => id).join(', ');
     throw new Refusal('invalid', 'answer', 'look.answers', { known });
@@ -63,6 +62,33 @@ export function applyLook(draft: Draft, payload: Payloads['look.answer']): void 
     by: draft.person,
     at: draft.command.at,
   });
+}
+
+/** Several looks of one spot, each answered as it should be. */
+export function applyLooksTogether(
+  draft: Draft,
+  { entry: id, round, spot, answers }: Payloads['look.together'],
+): void {
+  const entry = draft.need('entry', id, 'entry');
+  needOpen(draft, id, round);
+  const { site, at } = draft.command;
+  for (const own of answers) {
+    draft.needFree('look', own.id);
+    const question = questionOf(draft, entry, own.look);
+    const answer = asItShould(question);
+    if (answer === null || question.spot !== spot) {
+      throw new Refusal('invalid', 'answers', 'look.by-itself', titleFacts(question));
+    }
+    const said = { answer, photo: null, note: '', together: spot };
+    draft.put('look', { ...own, entry: id, round, ...said, site, by: draft.person, at });
+  }
+}
+
+/** The question of a look that an entry has. */
+function questionOf(draft: Draft, entry: Entry, look: string): LookQuestion {
+  const question = lookOf(entry.kind, look) ?? conditionOf(draft, entry, look);
+  if (!question) throw new Refusal('invalid', 'look', 'look.none');
+  return question;
 }
 
 /** The tick of a special condition, when the entry's certificate has so many. */

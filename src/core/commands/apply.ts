@@ -1,7 +1,7 @@
 import { applyDefectEdit, applyDefectRaise } from './apply-defect';
 import { applyLend } from './apply-lend';
 import { applyAdd, applyEdit, applyImport, applyRemove, applySiteAdd, applySiteEdit } from './apply-dossier';
-import { applyLook, applySeal, applyStrike, applyTake } from './apply-inspection';
+import { applyLook, applyLooksTogether, applySeal, applyStrike, applyTake } from './apply-inspection';
 import { applyAsLeft, applyPour, applyPourEdit } from './apply-as-left';
 import { applyContinuity, applyInsulationRead, applyInsulationStart } from './apply-insulation';
 import { applyMakeOffStart, applyTick, applyUntick } from './apply-make-off';
@@ -43,6 +43,8 @@ function run(draft: Draft, command: AnyCommand): void {
       return applyStrike(draft, command.payload);
     case 'look.answer':
       return applyLook(draft, command.payload);
+    case 'look.together':
+      return applyLooksTogether(draft, command.payload);
     case 'pour.record':
       return applyPour(draft, command.payload);
     case 'pour.edit':

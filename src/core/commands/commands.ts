@@ -1,5 +1,6 @@
 import type { Users } from '../record/references';
 import type { Hazard, Severity } from '../defects/severity';
+import type { Spot } from '../kinds/look';
 import type {
   Area,
   AsLeft,
@@ -81,7 +82,9 @@ export type Payloads = {
   'dossier.import': { source: string; items: ImportItem[] };
   'reading.take': Omit<Fields<Reading>, 'by' | 'at' | 'fault' | 'struck'>;
   'reading.strike': { id: Id; reason: string };
-  'look.answer': Omit<Fields<Look>, 'by' | 'at' | 'note'> & { note?: string };
+  'look.answer': Omit<Fields<Look>, 'by' | 'at' | 'note' | 'together'> & { note?: string };
+  /** What was seen at one spot and is all as it should be. */
+  'look.together': { entry: Id; round: Id; spot: Spot; answers: Pick<Look, 'id' | 'look'>[] };
   'pour.record': Omit<Fields<Pour>, 'by' | 'at'>;
   'pour.edit': Edit<Pick<Pour, 'id' | 'lowestC' | 'lookedAt'> & { packedAt: string }>;
   'makeoff.start': Pick<MakeOff, 'id' | 'entry' | 'round' | 'why' | 'habit'>;
@@ -152,6 +155,7 @@ export type RefusalKey =
   | 'instrument.tester-past'
   | 'instrument.twin'
   | 'look.answers'
+  | 'look.by-itself'
   | 'look.none'
   | 'name.area'
   | 'name.enclosure'

@@ -34,6 +34,7 @@ const COMMANDS: [kind: string, payload: object][] = [
   ['round.edit', { id: 'r', set: { entries: ['f', 'g', 'h', 't'] } }],
   ['round.edit', { id: 'r', set: { grade: 'visual' } }],
   ['look.answer', look('e', 'unused-entries', 'open')],
+  ['look.together', { entry: 'e', round: 'r', spot: 'outside', answers: [{ id: 'n-t', look: 'cable-held' }] }],
   ['look.answer', look('g', 'damage', 'cracked')],
   ['reading.take', { id: 'x1', entry: 'f', round: 'r', place: 'outer-sheath', value: 40, typed: '40', method: 'caliper', instrument: 'c', source: 'typed' }],
   ['packing.set', { id: 't', entry: 't', openings: [{ label: '1', rows: [], wedgeMm: null, cables: [], recessMm: [], recessFarMm: [], plug: true, packedAt: null }] }],

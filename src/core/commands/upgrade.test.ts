@@ -46,6 +46,7 @@ const FIRST: Record<CommandKind, object> = {
   'reading.take': { id: 'n', entry: 'e', round: 'r', place: 'outer-sheath', value: 20.7, typed: '20.7', method: 'caliper', instrument: 'c', source: 'typed' },
   'reading.strike': { id: 'n', reason: 'misreading' },
   'look.answer': { id: 'l', entry: 'e', round: 'r', look: 'damage', answer: 'yes', photo: null },
+  'look.together': { entry: 'e', round: 'r', spot: 'outside', answers: [{ id: 'l1', look: 'damage' }] },
   'pour.record': { id: 'p', entry: 'e', round: 'r', batch: null, expires: null, ratioKept: null, mixedAt: '2026-03-04T10:00:00Z', packedAt: null, temperatureC: null, lowestC: null, lookedAt: null },
   'pour.edit': { id: 'p', set: { lowestC: 12 } },
   'makeoff.start': { id: 'm', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first' },

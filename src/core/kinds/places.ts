@@ -213,6 +213,8 @@ export const SUPPORT = saying(place('support-distance', 'close', 0, ['rule']), {
 });
 export const BOND = saying(place('bond', 'detailed', 1, ['milliohm-meter'], 'ohm'), {
   limits: ({ site }) => [null, site.bondLimitOhm],
+  // A tight joint lies far below what is allowed.
+  nominal: ({ certificate, site }) => certificate?.sheet.expectedBondOhm ?? site.bondLimitOhm / 5,
 });
 
 /** What the gland of a mineral-insulated cable grips. */

@@ -41,6 +41,13 @@ export class OverlaySlice implements Slice {
     }
   }
 
+  /** What stands over the slice below. */
+  standing(): Written[] {
+    return [...this.#own].flatMap(([table, ids]) =>
+      [...ids].map((id) => ({ table, id, after: this.get(table, id) })),
+    );
+  }
+
   /** Takes everything away that stands over the slice below, or lays it over another. */
   clear(below: Slice = this.below): void {
     this.below = below;

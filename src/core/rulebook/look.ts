@@ -8,7 +8,15 @@ import type { Aspect } from '../record/finding';
 import { passedOver } from './passed-over';
 import { titleFacts } from '../kinds/worded';
 
-type OfAnswer = { look: string; title?: string; answer: string; by: string; joint?: string };
+type OfAnswer = {
+  look: string;
+  title?: string;
+  answer: string;
+  by: string;
+  joint?: string;
+  /** Spot at which it was answered in one with the others. */
+  together?: string;
+};
 
 /** What it says, and the facts of each. */
 type Says = {
@@ -41,7 +49,8 @@ export function judgeLook(context: Context, look: string): Aspect {
   if (!given) return passedOver(context, look) ?? unread('look.none', { look, ...title });
   const answer = question.answers.find(({ id }) => id === given.answer);
   if (!answer) return unread('look.none', { look, ...title });
-  const facts = { look, ...title, answer: answer.id, by: given.by };
+  const how = given.together === undefined ? {} : { together: given.together };
+  const facts = { look, ...title, answer: answer.id, by: given.by, ...how };
   return answer.good ? conforms('look.good', facts) : fails('look.bad', facts);
 }
 

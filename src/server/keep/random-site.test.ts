@@ -28,6 +28,7 @@ const DEEDS: Deed[] = [
   ['reading.take', (pick, id) => ({ id, entry: pick(ENTRIES), round: 'r', place: pick(['outer-sheath', 'inner-sheath', 'armour', 'back-nut-gap']), value: pick([20.7, 15.2, 1.25, 44]), typed: 'x', method: 'caliper', instrument: 'c', source: 'typed' })],
   ['reading.strike', (pick) => ({ id: pick(READINGS), reason: 'misread' })],
   ['look.answer', (pick, id) => { const [look, answer] = pick([['damage', 'cracked'], ['damage', 'none'], ['marking', 'yes'], ['unused-entries', 'open'], ['shroud', 'none']] as const); return { id, entry: pick(ENTRIES), round: 'r', look, answer, photo: null }; }],
+  ['look.together', (pick, id) => ({ entry: pick(ENTRIES), round: 'r', spot: 'outside', answers: [{ id, look: pick(['damage', 'cable-held']) }] })],
   ['cable.edit', (pick) => ({ id: pick(['k', 'k2']), set: pick([{ outerMm: 30 }, { shape: null }, { coldFlow: true }, { maxC: 20 }, { outerMm: 20.7 }]) })],
   ['entry.edit', (pick) => ({ id: pick(ENTRIES), set: pick([{ cable: 'k' }, { cable: 'k2' }, { cable: null }, { enclosure: 'b' }, { enclosure: 'b2' }, { washerMm: 9 }, { label: 'Z' }]) })],
   ['area.edit', (pick) => ({ id: pick(['a', 'a2']), set: pick([{ zone: '0' }, { zone: '2' }, { ambientC: [-5, 99] }, { weather: 'deluge' }]) })],

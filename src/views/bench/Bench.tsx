@@ -1,47 +1,42 @@
-import { UnstyledButton } from '@mantine/core';
-import { nominalOf } from '../../core/rulebook/fit-task';
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { now } from '../../client/clock';
-import { currentInstruments } from '../../core/record/instruments';
-import { sends } from '../../core/instrument/simulator';
+import { Button } from '@mantine/core';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { KINDS } from '../../core/kinds/kinds';
-import { GRADES, type Grade, type Id } from '../../core/record/types';
-import { isSealed } from '../../core/commands/apply-inspection';
-import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
-import { currentRound, dossierOf, type Context } from '../../core/rulebook/dossier';
 import type { Finding } from '../../core/record/finding';
+import type { Slice } from '../../core/record/slice';
+import type { Grade, Id } from '../../core/record/types';
 import { asksFor } from '../../core/rulebook/grades';
-import { assessDossier, openingSettles } from '../../core/rulebook/assess';
-import { contextOf } from '../../core/rulebook/judge';
 import { rulesOf } from '../../core/rulebook/rules';
-import { NumberPad } from '../../ui/heart/NumberPad';
+import { titleOf } from '../../core/words/en/kinds/titles';
 import type { KeyBinding } from '../../ui/keys';
-import { device, instrument as hand, parameter, say, useDevice } from '../hand/hand';
-import { give, undoLast } from '../hand/give';
-import { Root, type ViewProps } from '../frame/Root';
-import './bench.css';
-import { CaliperPanel } from '../testing/CaliperPanel';
-import { GaugePanel } from '../testing/GaugePanel';
-import { pieceOf } from '../hand/piece';
-import { PourPanel } from './PourPanel';
+import { Root } from '../frame/Root';
+import { useAddress } from '../hand/address';
+import { give } from '../hand/give';
+import { device, parameter, say, useDevice } from '../hand/hand';
+import { QUANTITY_OF } from '../hand/take';
 import { JudgementColumn } from '../judging/JudgementColumn';
-import { LookCard, type LookAnswerGiven } from '../judging/LookCard';
-import { instrumentsFor } from '../hand/instruments-for';
+import { LookGroups } from '../judging/LookGroups';
+import { benchKeys } from './bench-keys';
+import './bench.css';
+import { NextBar } from './NextBar';
 import { NoEntry, NoRound } from './NoEntry';
-import { PlaceCard } from './PlaceCard';
-import { inOrder, nextPlace, placeView } from './place-view';
+import { Places } from './Places';
+import { PourPanel } from './PourPanel';
 import { Section } from './Section';
-import { QUANTITY_OF, takeLive, takeTyped, type Target } from '../hand/take';
 import { Title } from './Title';
-import { Tray } from './Tray';
+import { Tray, type TrayHandle } from './Tray';
+import { useAnswers } from './use-answers';
+import { useJudged, type Judged } from './use-judged';
+import { useRaising, type Raising } from './use-raising';
+import { useTaking, type Taking } from './use-taking';
+import { useWay, type Way } from './use-way';
 import { WalkList } from './WalkList';
 import { WorkPanel } from './WorkPanel';
-import { titleOf } from '../../core/words/en/kinds/titles';
-import { useAddress } from '../hand/address';
 
 const DefectSheet = lazy(() => import('./DefectSheet'));
 const SealSheet = lazy(() => import('./SealSheet'));
 const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
+const CaliperPanel = lazy(() => import('../testing/CaliperPanel'));
+const GaugePanel = lazy(() => import('../testing/GaugePanel'));
 
 /** The bench: judge one entry. */
 export default function Bench() {
@@ -52,333 +47,262 @@ export default function Bench() {
   return <BenchOf entry={chosen} onOpen={open} key={chosen} />;
 }
 
-function firstEntry(slice: ViewProps['state']['slice'], site: Id): Id | null {
+function firstEntry(slice: Slice, site: Id): Id | null {
   const rounds = slice.by('round', 'site', site).filter(({ closed }) => !closed);
   return rounds[rounds.length - 1]?.entries[0] ?? slice.by('entry', 'site', site)[0]?.id ?? null;
 }
 
 function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void }) {
-  const state = useDevice();
-  const { slice } = state;
-  const record = entry ? slice.get('entry', entry) : null;
-  const round = record ? currentRound(slice, record.id, record.site) : null;
-  const dossier = record ? dossierOf(slice, record.id, round) : null;
+  const { slice } = useDevice();
   const [grade, setGrade] = useState<Grade | null>(null);
-  const asked = grade ?? round?.grade ?? 'detailed';
-  const [place, setPlace] = useState<string | null>(() =>
-    entry === parameter('entry') ? parameter('place') : null,
-  );
-  const [check, setCheck] = useState<string | null>(null);
-  // A reading that was not taken is opened again as it was typed.
-  const [typed, setTyped] = useState(() => (entry === parameter('entry') ? (parameter('typed') ?? '') : ''));
-  // What was wrong with the text that was last entered; it goes with that text.
-  const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
-  // At tablet size and below the pad is part of the page; at the desk it opens on demand.
-  const [pad, setPad] = useState(
-    () => window.matchMedia('(max-width: 1240px) and (orientation: portrait)').matches,
-  );
+  const judged = useJudged(entry, grade);
+  if (!judged) return <Root view="bench">{() => <NoEntry />}</Root>;
+  if (!('round' in judged))
+    return <Root view="bench">{() => <NoRound entry={judged.dossier.entry} slice={slice} />}</Root>;
+  return <OnBench judged={judged} onGrade={setGrade} onOpen={onOpen} />;
+}
+
+/** Sheets and panels that lie over the bench. */
+type Over = 'seal' | 'as-left' | null;
+
+function OnBench({
+  judged,
+  onGrade,
+  onOpen,
+}: {
+  judged: Judged;
+  onGrade: (grade: Grade) => void;
+  onOpen: (id: Id) => void;
+}) {
+  const { dossier, round, grade, sealed } = judged;
+  const entry = dossier.entry.id;
+  const way = useWay(entry, judged);
+  const taking = useTaking(judged, way);
+  const raising = useRaising(judged);
+  const tray = useRef<TrayHandle>(null);
+  const [over, setOver] = useState<Over>(null);
   const [panel, setPanel] = useState(false);
-  const [sheet, setSheet] = useState<Id | null>(null);
-  const [asLeft, setAsLeft] = useState(false);
-  const [sealing, setSealing] = useState(false);
-  const [more, setMore] = useState(false);
-  const [chosenInstrument, setInstrument] = useState<Record<string, Id>>({});
-  const input = useRef<HTMLInputElement>(null);
-
-  const context: Context | null = dossier && contextOf(dossier, asked, now());
-  const assessed = dossier ? assessDossier(slice, dossier, now(), asked) : null;
-  const findings = assessed?.findings ?? [];
-  const kind = dossier && KINDS[dossier.entry.kind];
-  const views =
-    context && kind
-      ? inOrder(askedPlaces(context))
-          .filter(({ grade: g }) => asksFor(asked, g))
-          .map((p) => placeView(context, p, findings))
-      : [];
-  // Places that are measured only in doubt stay away until they are asked for.
-  const shown = views.filter(
-    ({ place: p, readings }) => more || p.wanted > 0 || readings.length > 0 || p.id === place,
-  );
-  const active =
-    views.find((view) => view.place.id === place) ?? views.find((view) => view.place.id === nextPlace(views));
-  const instruments =
-    active && dossier
-      ? instrumentsFor(currentInstruments(slice, dossier.site.id), active.place.instruments)
-      : [];
-  const instrument =
-    instruments.find(({ id }) => id === chosenInstrument[active?.place.id ?? '']) ?? instruments[0] ?? null;
-  const sealed = Boolean(entry && round && isSealed(slice, entry, round.id));
-  const defects = entry ? slice.by('defect', 'entry', entry) : [];
-  const stops = round?.entries ?? [];
-
-  const simulated = instrument && sends(instrument) ? instrument : null;
-  const nominalMm = dossier ? nominalOf(dossier, active?.place.id ?? '') : 20;
-  useEffect(() => {
-    hand.hold(simulated);
-    // Another place, another thing between the jaws.
-    if (simulated?.kind === 'caliper')
-      hand.handle({ jaws: 'open', workpiece: pieceOf(nominalMm, 0.1), angleDeg: 0 });
-    else if (simulated) hand.handle({ target: null });
-  }, [simulated?.id, active?.place.id]); // eslint-disable-line react-hooks/exhaustive-deps
-
-  const target = (): Target | null => {
-    if (!entry || !round || !active) return null;
-    if (!instrument) {
-      say('No instrument on file measures this. Add one under Dossier, Instruments.');
-      return null;
-    }
-    return { entry, round, place: active.place, instrument };
-  };
-  const afterReading = () => {
-    setTyped('');
-    if (active && active.readings.length + 1 >= active.place.wanted && place === null) setPlace(null);
-  };
-  const take = () => {
-    const where = target();
-    if (where && takeLive(where, hand.line, nominalMm)) afterReading();
-  };
-  const enter = () => {
-    const where = target();
-    if (!where) return;
-    const said = takeTyped(where, typed);
-    if (said === null) afterReading();
-    setProblem(said ? { text: typed, said } : null);
-  };
-  const raise = (finding: Finding | undefined) => {
-    if (!entry || !round) return;
-    const failed =
-      finding ??
-      findings.find((f) => f.check === check && f.outcome === 'fails') ??
-      firstUnraised(findings, defects);
-    if (!failed) return say('No failed check is without a defect. Select a failed check first.');
-    const existing = defects.find(
-      (d) => d.check === failed.check && d.state !== 'done' && d.state !== 'proven',
-    );
-    if (existing) return setSheet(existing.id);
-    const id = device.id();
-    const payload = defectOf(id, entry, round.id, failed.check, asked);
-    if (!give('defect.raise', payload, `Defect ${failed.check} is raised.`)) return;
-    const again = device
-      .state()
-      .slice.by('defect', 'entry', entry)
-      .find((d) => d.check === failed.check);
-    setSheet(again?.id ?? id);
-  };
-  const step = (by: number) => {
-    const at = views.findIndex((view) => view === active);
-    const next = views[(at + by + views.length) % views.length];
-    if (next) setPlace(next.place.id);
-  };
-  const walk = (by: number) => {
-    const next = stops[stops.indexOf(entry ?? '') + by];
+  // At tablet size and below the pad is part of the page; at the desk it opens on demand.
+  const [pad, setPad] = useState(() => window.matchMedia(WITH_PAD).matches);
+  const walk = (by: 1 | -1) => {
+    const next = round.entries[round.entries.indexOf(entry) + by];
     if (next) onOpen(next);
   };
-  const nextUnread = () => {
-    const open = views.find(({ readings, place: p }) => p.wanted > 0 && readings.length < p.wanted);
-    if (open) return setPlace(open.place.id);
-    const looks = dossier ? askedLooks(dossier).filter((look) => asksFor(asked, look.grade)) : [];
-    const unread = looks.find(({ id }) => !dossier?.looks.has(id));
-    if (unread) goToLook(unread.id);
-    else say('Nothing is unread here.');
+  const onSeal = () => setOver(sealed ? null : 'seal');
+  const onPad = () => setPad(!pad);
+  const onPanel = () => setPanel(!panel);
+  const keys = benchKeys({
+    grade, way, taking, raising, onGrade, walk, onPanel, onPad, onSeal, onAsLeft: () => setOver('as-left'),
+  }); // prettier-ignore
+  const place = (id: string) => {
+    way.goTo({ is: 'place', id });
+    tray.current?.focus();
   };
-  const seal = () => {
-    if (!entry || !round) return;
-    setSealing(false);
-    if (give('inspection.seal', { id: device.id(), entry, round: round.id }))
-      say('The inspection is sealed.');
-  };
-  const raiseAll = (all: readonly Finding[]) => {
-    if (!entry || !round) return;
-    // Pressed twice, each is raised once.
-    const raised = new Set(
-      device
-        .state()
-        .slice.by('defect', 'entry', entry)
-        .flatMap((one) => (one.state === 'proven' ? [] : one.check)),
-    );
-    for (const { check: of } of all)
-      if (!raised.has(of))
-        give('defect.raise', defectOf(device.id(), entry, round.id, of, asked), `Defect ${of} is raised.`);
-  };
-  const askToSeal = () => setSealing(Boolean(entry && round && !sealed));
-
-  const roundId = round?.id ?? '';
-  const answer = useCallback(
-    (look: string, given: LookAnswerGiven) =>
-      void give('look.answer', { id: device.id(), entry: entry ?? '', round: roundId, look, ...given }),
-    [entry, roundId],
-  );
-
-  const typing = (key: string): KeyBinding => ({
-    key,
-    title: '',
-    run: () => {
-      setTyped((text) => text + key);
-      input.current?.focus();
-    },
-  });
-  const keys: KeyBinding[] = [
-    { key: ' ', title: 'Take the reading that the instrument shows', run: take },
-    { key: 'd', title: 'Raise a defect from the selected failed check', run: () => raise(undefined) },
-    { key: 'u', title: 'Undo your last change', run: undoLast },
-    { key: 'ArrowRight', title: 'Next place to measure', run: () => step(1) },
-    { key: 'ArrowLeft', title: 'Place before', run: () => step(-1) },
-    { key: 'w', title: 'Walk on to the next stop', run: () => walk(1) },
-    { key: 'b', title: 'Back to the stop before', run: () => walk(-1) },
-    {
-      key: 'g',
-      title: 'Next grade of inspection',
-      run: () => setGrade(GRADES[(GRADES.indexOf(asked) + 1) % GRADES.length]!),
-    },
-    { key: 'j', title: 'Show what the instrument is held against', run: () => setPanel(!panel) },
-    { key: 'n', title: 'Go to what is next unread', run: nextUnread },
-    { key: 'p', title: 'Show the number pad', run: () => setPad(!pad) },
-    { key: 's', title: 'Seal the inspection', run: askToSeal },
-    { key: 'a', title: 'Seal how the entry was left', run: () => setAsLeft(true) },
-  ];
-  const digits = [...'0123456789.,'].map(typing);
-
   return (
-    <Root view="bench" keys={keys} silent={digits}>
-      {() => {
-        if (!dossier || !context || !kind) return <NoEntry />;
-        if (!round || !entry) return <NoRound entry={dossier.entry} slice={slice} />;
-        return (
-          <div className={`bench${pad ? ' with-pad' : ''}`}>
-            <WalkList slice={slice} version={state.version} round={round} current={entry} onOpen={onOpen} />
-            <main id="main" className="centre" tabIndex={-1}>
-              <Title dossier={dossier} grade={asked} onGrade={setGrade} sealed={sealed} />
-              <Section
-                dossier={dossier}
-                views={views}
-                selected={active?.place.id ?? null}
-                onSelect={setPlace}
-              />
-              <div className="places">
-                {shown.map((view) => (
-                  <PlaceCard
-                    key={view.place.id}
-                    view={view}
-                    guarded={dossier.site.acceptance === 'guarded'}
-                    selected={view === active}
-                    sealed={sealed}
-                    onSelect={() => {
-                      setPlace(view.place.id);
-                      input.current?.focus();
-                    }}
-                  />
-                ))}
-                {views.length > shown.length && (
-                  <UnstyledButton className="more-places" onClick={() => setMore(true)}>
-                    {views.length - shown.length} more places, measured only in doubt
-                  </UnstyledButton>
-                )}
-              </div>
-              <PourPanel dossier={dossier} entry={entry} round={round.id} sealed={sealed} />
-              <div className="looks">
-                {askedLooks(dossier)
-                  .filter((look) => asksFor(asked, look.grade))
-                  .map((look) => (
-                    <LookCard
-                      key={look.id}
-                      look={look}
-                      given={dossier.looks.get(look.id)}
-                      recorded={dossier.recorded.has(look.id)}
-                      sealed={sealed}
-                      onAnswer={answer}
-                    />
-                  ))}
-              </div>
-              <WorkPanel dossier={dossier} />
-            </main>
-            <JudgementColumn
-              dossier={dossier}
-              findings={findings}
-              status={assessed!.status}
-              opening={openingSettles(dossier, asked, now())}
-              hidden={rulesOf(kind.id).filter(({ grade }) => !asksFor(asked, grade)).length}
-              defects={defects}
-              selected={check}
-              onSelect={(finding) => {
-                setCheck(finding.check);
-                if (finding.place && views.some((view) => view.place.id === finding.place))
-                  setPlace(finding.place);
-                else goToLook(finding.place);
-              }}
-              onRaise={raise}
-            />
-            {panel && simulated?.kind === 'caliper' && (
-              <CaliperPanel key={`${active?.place.id}`} nominalMm={nominalMm} />
-            )}
-            {panel && simulated && simulated.kind !== 'caliper' && (
-              <GaugePanel key={`${active?.place.id}`} instrument={simulated} nominal={nominalMm} />
-            )}
-            {pad && <NumberPad value={typed} onChange={setTyped} onEnter={enter} />}
-            <Tray
-              instruments={instruments}
-              instrument={instrument}
-              onInstrument={(id) => setInstrument({ ...chosenInstrument, [active?.place.id ?? '']: id })}
-              placeTitle={active ? titleOf(active.place) : 'Reading'}
-              quantity={active ? QUANTITY_OF[active.place.unit] : 'length'}
-              problem={problem?.text === typed ? problem.said : null}
-              typed={typed}
-              onTyped={setTyped}
-              onEnter={enter}
-              onTake={take}
-              onRaise={() => raise(undefined)}
-              onPad={() => setPad(!pad)}
-              onPanel={() => setPanel(!panel)}
-              sealed={sealed}
-              inputRef={input}
-            />
-            <section className="side-foot" aria-label="Record">
-              <a href={`/defects/?site=${dossier.site.id}&entry=${entry}`}>Defects</a>
-              <a href={`/desk/?site=${dossier.site.id}&entry=${entry}`}>Desk</a>
-              <UnstyledButton onClick={() => setAsLeft(true)} disabled={sealed}>
-                As left
-              </UnstyledButton>
-              <UnstyledButton onClick={askToSeal} disabled={sealed}>
-                {sealed ? 'Sealed' : 'Seal'}
-              </UnstyledButton>
-            </section>
-            <Suspense fallback={null}>
-              {asLeft && <AsLeftSheet dossier={dossier} round={round.id} onClose={() => setAsLeft(false)} />}
-              {sealing && (
-                <SealSheet
-                  findings={findings}
-                  defects={defects}
-                  onRaiseAll={raiseAll}
-                  onSeal={seal}
-                  onClose={() => setSealing(false)}
-                />
-              )}
-              {sheet && <DefectSheet key={sheet} defect={sheet} onClose={() => setSheet(null)} />}
-            </Suspense>
+    <Root view="bench" keys={keys} silent={digits(tray)}>
+      {() => (
+        <div className={`bench${pad ? ' with-pad' : ''}`}>
+          <WalkList round={round} current={entry} onOpen={onOpen} />
+          <Centre judged={judged} way={way} onGrade={onGrade} onPlace={place} />
+          <Column judged={judged} raising={raising} way={way} />
+          {panel && <Held taking={taking} way={way} />}
+          <div className="bench-foot">
+            <NextBar way={way} sealed={sealed} onSeal={onSeal} />
+            <TrayOf judged={judged} taking={taking} way={way} raising={raising} pad={pad} handle={tray} onPad={onPad} onPanel={onPanel} />
           </div>
-        );
-      }}
+          <SideFoot judged={judged} onSeal={onSeal} onAsLeft={() => setOver('as-left')} />
+          <Sheets judged={judged} raising={raising} over={over} onClose={() => setOver(null)} />
+        </div>
+      )}
     </Root>
+  ); // prettier-ignore
+}
+
+const WITH_PAD = '(max-width: 1240px) and (min-width: 621px) and (orientation: portrait)';
+
+/** Figures go into the field from wherever the focus is. */
+const digits = (tray: React.RefObject<TrayHandle | null>): KeyBinding[] =>
+  [...'0123456789.,'].map((key) => ({ key, title: '', run: () => tray.current?.type(key) }));
+
+/** The drawing, the places and the looks of an entry. */
+function Centre({
+  judged,
+  way,
+  onGrade,
+  onPlace,
+}: {
+  judged: Judged;
+  way: Way;
+  onGrade: (grade: Grade) => void;
+  onPlace: (place: string) => void;
+}) {
+  const { dossier, round, views, groups, grade, sealed } = judged;
+  const { here, active } = way;
+  const answers = useAnswers(judged, way);
+  const selected = active?.place.id ?? null;
+  return (
+    <main id="main" className="centre" tabIndex={-1}>
+      <Title dossier={dossier} grade={grade} onGrade={onGrade} sealed={sealed} />
+      <Section dossier={dossier} views={views} selected={selected} onSelect={onPlace} />
+      <Places
+        views={views}
+        guarded={dossier.site.acceptance === 'guarded'}
+        selected={here?.is === 'look' ? null : selected}
+        eye={here?.is === 'place' ? here.id : null}
+        sealed={sealed}
+        onSelect={onPlace}
+      />
+      <PourPanel dossier={dossier} entry={dossier.entry.id} round={round.id} sealed={sealed} />
+      <LookGroups
+        groups={groups}
+        given={dossier.looks}
+        recorded={dossier.recorded}
+        sealed={sealed}
+        active={here?.is === 'look' ? here.id : null}
+        onActive={(id) => way.goTo({ is: 'look', id })}
+        onAnswer={answers.answer}
+        onTogether={answers.together}
+      />
+      <WorkPanel dossier={dossier} />
+    </main>
   );
 }
 
-/** Takes eye and keys to a look: its first answer has the focus. */
-function goToLook(look: string | null): void {
-  const card = document.getElementById(`look-${look}`);
-  card?.scrollIntoView({ block: 'center' });
-  card?.querySelector<HTMLElement>('.answers button')?.focus({ preventScroll: true });
+/** The judgement; a press on a finding takes eye and keys to what would answer it. */
+function Column({ judged, raising, way }: { judged: Judged; raising: Raising; way: Way }) {
+  const { dossier, findings, status, opening, kind, grade, defects, views } = judged;
+  const select = ({ check, place }: Finding) => {
+    raising.select(check);
+    if (place === null) return;
+    way.goTo({ is: views.some((view) => view.place.id === place) ? 'place' : 'look', id: place });
+  };
+  return (
+    <JudgementColumn
+      dossier={dossier}
+      findings={findings}
+      status={status}
+      opening={opening}
+      hidden={rulesOf(kind.id).filter((rule) => !asksFor(grade, rule.grade)).length}
+      defects={defects}
+      selected={raising.check}
+      onSelect={select}
+      onRaise={raising.raise}
+    />
+  );
 }
 
-/** A defect as it is raised from a check: nobody has said yet what is done about it. */
-const defectOf = (id: Id, entry: Id, round: Id, check: string, grade: Grade) => ({
-  id, entry, round, check, grade, photos: [], action: '', observation: null,
-}); // prettier-ignore
-
-const firstUnraised = (
-  findings: readonly Finding[],
-  defects: readonly { check: string | null; state: string }[],
-) =>
-  findings.find(
-    (f) =>
-      f.outcome === 'fails' &&
-      !defects.some((d) => d.check === f.check && d.state !== 'done' && d.state !== 'proven'),
+/** What a sending instrument is held against. */
+function Held({ taking: { sending, nominalMm }, way: { active } }: { taking: Taking; way: Way }) {
+  if (!sending) return null;
+  const key = active?.place.id;
+  return (
+    <Suspense fallback={null}>
+      {sending.kind === 'caliper' ? (
+        <CaliperPanel key={key} nominalMm={nominalMm} />
+      ) : (
+        <GaugePanel key={key} instrument={sending} nominal={nominalMm} />
+      )}
+    </Suspense>
   );
+}
+
+/** The tray for the place that is active. */
+function TrayOf({
+  judged: { dossier, sealed },
+  taking,
+  way: { active },
+  raising,
+  ...rest
+}: {
+  judged: Judged;
+  taking: Taking;
+  way: Way;
+  raising: Raising;
+  pad: boolean;
+  handle: React.RefObject<TrayHandle | null>;
+  onPad: () => void;
+  onPanel: () => void;
+}) {
+  // A reading that was not taken is opened again as it was typed.
+  const typed = dossier.entry.id === parameter('entry') ? (parameter('typed') ?? '') : '';
+  return (
+    <Tray
+      taking={taking}
+      title={active ? titleOf(active.place) : 'Reading'}
+      quantity={active ? QUANTITY_OF[active.place.unit] : 'length'}
+      typed={typed}
+      sealed={sealed}
+      onRaise={() => raising.raise()}
+      {...rest}
+    />
+  );
+}
+
+/** Where one goes from the bench, and its two seals. */
+function SideFoot({
+  judged: { dossier, sealed, kind },
+  onSeal,
+  onAsLeft,
+}: {
+  judged: Judged;
+  onSeal: () => void;
+  onAsLeft: () => void;
+}) {
+  const of = `?site=${dossier.site.id}&entry=${dossier.entry.id}`;
+  return (
+    <section className="side-foot" aria-label="Record">
+      <Button component="a" variant="default" href={`/defects/${of}`}>
+        Defects
+      </Button>
+      {KINDS[kind.id].transit !== null && (
+        <Button component="a" variant="default" href={`/transit/${of}`}>
+          Board
+        </Button>
+      )}
+      <Button component="a" variant="default" href={`/desk/${of}`}>
+        Desk
+      </Button>
+      <Button variant="default" onClick={onAsLeft} disabled={sealed}>
+        As left
+      </Button>
+      <Button variant="default" onClick={onSeal} disabled={sealed}>
+        {sealed ? 'Sealed' : 'Seal'}
+      </Button>
+    </section>
+  );
+}
+
+/** Sheets over the bench: the seals, and a defect that was raised. */
+function Sheets({
+  judged: { dossier, round, findings, defects },
+  raising,
+  over,
+  onClose,
+}: {
+  judged: Judged;
+  raising: Raising;
+  over: Over;
+  onClose: () => void;
+}) {
+  const seal = () => {
+    onClose();
+    const of = { id: device.id(), entry: dossier.entry.id, round: round.id };
+    // What is sealed is not undone.
+    if (give('inspection.seal', of)) say('The inspection is sealed.');
+  };
+  return (
+    <Suspense fallback={null}>
+      {over === 'as-left' && <AsLeftSheet dossier={dossier} round={round.id} onClose={onClose} />}
+      {over === 'seal' && (
+        <SealSheet
+          findings={findings}
+          defects={defects}
+          onRaiseAll={raising.raiseAll}
+          onSeal={seal}
+          onClose={onClose}
+        />
+      )}
+      {raising.sheet && <DefectSheet key={raising.sheet} defect={raising.sheet} onClose={raising.close} />}
+    </Suspense>
+  );
+}

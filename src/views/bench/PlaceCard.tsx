@@ -1,21 +1,23 @@
-import { UnstyledButton } from '@mantine/core';
-import { useState } from 'react';
+import { Button, UnstyledButton } from '@mantine/core';
+import { memo, useEffect, useRef, useState } from 'react';
 import type { Reading, ReadingFault, Unit } from '../../core/record/types';
 import { moment } from '../../core/words/en/format';
+import { placeHow } from '../../core/words/en/kinds/places';
+import { titleOf } from '../../core/words/en/kinds/titles';
 import { READING_FAULT_WORDS } from '../../core/words/en/labels';
 import { FitStrip } from '../../ui/heart/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
 import { give } from '../hand/give';
 import type { PlaceView } from './place-view';
-import { placeHow } from '../../core/words/en/kinds/places';
-import { titleOf } from '../../core/words/en/kinds/titles';
 
 interface Props {
   view: PlaceView;
   guarded: boolean;
   selected: boolean;
+  /** It was gone to: it is brought on the screen. */
+  eye?: boolean;
   sealed: boolean;
-  onSelect: () => void;
+  onSelect: (place: string) => void;
 }
 
 /** How a unit is shown. */
@@ -28,15 +30,26 @@ const SHOWN: Record<Unit, { unit: string; factor: number; decimals: number }> = 
   degC: { unit: '°C', factor: 1, decimals: 1 },
 };
 
-/** A measured place: its strip, its readings, and the next one. */
-export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) {
+/** A measured place: its strip, its readings, and the next one. Drawn again only when it shows something else. */
+export const PlaceCard = memo(function PlaceCard({
+  view,
+  guarded,
+  selected,
+  eye = false,
+  sealed,
+  onSelect,
+}: Props) {
   const { place, readings, faults, limits, mean, uncertainty, glyph, word } = view;
   const title = titleOf(place);
   const { unit, factor, decimals } = SHOWN[place.unit];
-  const figure = (value: number) => (value * factor).toFixed(decimals);
+  const card = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (eye) card.current?.scrollIntoView({ block: 'nearest' });
+    // It grows with its readings.
+  }, [eye, readings.length]);
   return (
-    <section className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={title}>
-      <UnstyledButton className="plain place-head" onClick={onSelect} aria-pressed={selected}>
+    <section ref={card} className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={title}>
+      <UnstyledButton className="plain place-head" onClick={() => onSelect(place.id)} aria-pressed={selected}>
         <SealGlyph state={glyph} label={`${title}: ${word}`} />
         <b>{title}</b>
         <b className={toneOf(glyph)}>{word}</b>
@@ -58,7 +71,7 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
           <Chip
             key={reading.id}
             reading={reading}
-            text={figure(reading.value)}
+            text={(reading.value * factor).toFixed(decimals)}
             tag={view.tags.get(reading.instrument) ?? 'an instrument that is not on file'}
             fault={faults.get(reading.id) ?? null}
             sealed={sealed}
@@ -66,37 +79,52 @@ export function PlaceCard({ view, guarded, selected, sealed, onSelect }: Props) 
         ))}
         {!sealed && (
           <li>
-            <UnstyledButton className="chip next" onClick={onSelect} aria-label={`Next reading of ${title}`}>
-              next
-            </UnstyledButton>
+            <Button
+              variant="default"
+              className="chip next"
+              onClick={() => onSelect(place.id)}
+              aria-label={`Read ${title}`}
+            >
+              Read{place.wanted > readings.length && ` ${readings.length + 1} of ${place.wanted}`}
+            </Button>
           </li>
         )}
       </ul>
     </section>
   );
+}, isSame);
+
+/** A reading elsewhere leaves a place as it is. */
+function isSame(a: Props, b: Props): boolean {
+  return (
+    a.selected === b.selected && a.eye === b.eye && a.sealed === b.sealed && a.guarded === b.guarded && shown(a.view) === shown(b.view)
+  ); // prettier-ignore
 }
 
-/** One reading: how it came, with what, by whom and when, and striking it out. */
-function Chip({
-  reading,
-  text,
-  tag,
-  fault,
-  sealed,
-}: {
+/** Everything that a card shows of a place, as one text. */
+const shown = ({ place, readings, faults, tags, limits, mean, uncertainty, glyph, word }: PlaceView): string =>
+  JSON.stringify([
+    place.id, place.wanted, readings.map(({ id, value }) => [id, value]), [...faults], [...tags], limits, mean,
+    uncertainty, glyph, word,
+  ]); // prettier-ignore
+
+interface ChipProps {
   reading: Reading;
   text: string;
   /** Tag of the instrument. */
   tag: string;
   fault: ReadingFault | null;
   sealed: boolean;
-}) {
-  const { id, typed, source, by, at } = reading;
+}
+
+/** One reading; pressed, it tells how it came. */
+function Chip({ reading, text, tag, fault, sealed }: ChipProps) {
   const [open, setOpen] = useState(false);
   const note = fault ? `, does not count: ${READING_FAULT_WORDS[fault]}` : '';
   return (
     <li>
-      <UnstyledButton
+      <Button
+        variant="default"
         className={`chip${fault ? ' faulty' : ''}`}
         onClick={() => setOpen(!open)}
         onKeyDown={(event) => {
@@ -109,30 +137,39 @@ function Chip({
       >
         {text}
         {fault && <span aria-hidden="true"> !</span>}
-      </UnstyledButton>
+      </Button>
       {open && (
         <div className="chip-menu">
-          <span>
-            {source === 'instrument' ? `Sent by ${tag}: ${typed}` : `Typed “${typed}”, read on ${tag}`}, {by},{' '}
-            {moment(at)}
-            {note}
-          </span>
+          <Provenance reading={reading} tag={tag} note={note} />
           {!sealed && (
-            <UnstyledButton
+            <Button
+              variant="default"
+              fullWidth
+              mt="xs"
               onClick={() => {
                 setOpen(false);
-                give(
-                  'reading.strike',
-                  { id, reason: fault ? READING_FAULT_WORDS[fault] : 'misreading' },
-                  `Reading ${text} is struck out.`,
-                );
+                const reason = fault ? READING_FAULT_WORDS[fault] : 'misreading';
+                give('reading.strike', { id: reading.id, reason }, `Reading ${text} is struck out.`);
               }}
             >
               Strike out
-            </UnstyledButton>
+            </Button>
           )}
         </div>
       )}
     </li>
+  );
+}
+
+/** How a reading came: the instrument, the time, who, and in which way. */
+function Provenance({ reading, tag, note }: { reading: Reading; tag: string; note: string }) {
+  const { typed, source, method, by, at } = reading;
+  const how = method === 'tape' ? ', wrapped round' : '';
+  return (
+    <span>
+      {source === 'instrument' ? `Sent by ${tag}: ${typed}` : `Typed “${typed}”, read on ${tag}`}
+      {how}, {by}, {moment(at)}
+      {note}
+    </span>
   );
 }

@@ -1,6 +1,6 @@
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useAskBeforeLeaving } from '../../ui/leaving';
 import { useState } from 'react';
@@ -116,15 +116,18 @@ function PourLine({
       {own && !sealed && (
         <span className="look-foot">
           <MeasureInput label="Lowest since packing" {...fieldOf(lowest)} />
-          <UnstyledButton onClick={keep}>Keep</UnstyledButton>
+          <Button variant="default" onClick={keep}>
+            Keep
+          </Button>
           {pour.lookedAt === null && (
-            <UnstyledButton
+            <Button
+              variant="default"
               onClick={() =>
                 give('pour.edit', { id: pour.id, set: { lookedAt: now() } }, 'The look is kept.')
               }
             >
               Opened and looked at now
-            </UnstyledButton>
+            </Button>
           )}
         </span>
       )}

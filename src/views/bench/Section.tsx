@@ -1,5 +1,5 @@
-import { UnstyledButton } from '@mantine/core';
-import { useMemo } from 'react';
+import { Button } from '@mantine/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { drawEntry } from '../../drawing/draw';
 import type { Drawing } from '../../drawing/shapes';
@@ -31,21 +31,39 @@ export function Section({
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 1000);
   };
+  const { top, pinned } = usePinned();
   return (
-    <div className="section">
-      <DrawingView
-        drawing={drawing}
-        states={states}
-        selected={selected}
-        onSelect={onSelect}
-        leaders={leadersOf(drawing, states)}
-        aspect={ASPECT}
-      />
-      <UnstyledButton className="save-drawing" onClick={save}>
-        Save as SVG
-      </UnstyledButton>
-    </div>
+    <>
+      <div ref={top} />
+      <div className={pinned ? 'section pinned' : 'section'}>
+        <DrawingView
+          drawing={drawing}
+          states={states}
+          selected={selected}
+          onSelect={onSelect}
+          leaders={leadersOf(drawing, states)}
+          aspect={ASPECT}
+        />
+        <Button variant="default" className="save-drawing" onClick={save}>
+          Save as SVG
+        </Button>
+      </div>
+    </>
   );
+}
+
+/** Whether what stands above the drawing has been scrolled away: on a phone it stays, smaller. */
+function usePinned() {
+  const top = useRef<HTMLDivElement>(null);
+  const [pinned, setPinned] = useState(false);
+  useEffect(() => {
+    const watcher = new IntersectionObserver(([entry]) =>
+      setPinned(!entry!.isIntersecting && entry!.boundingClientRect.top < 0),
+    );
+    watcher.observe(top.current!);
+    return () => watcher.disconnect();
+  }, []);
+  return { top, pinned };
 }
 
 /** Columns of the strips under the drawing, as the style sheet lays them. */

@@ -1,4 +1,4 @@
-import { UnstyledButton } from '@mantine/core';
+import { SegmentedControl } from '@mantine/core';
 import { GRADES, type Grade } from '../../core/record/types';
 import { classified } from '../../core/rulebook/classified';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -19,18 +19,7 @@ export function Title({
   onGrade: (grade: Grade) => void;
   sealed: boolean;
 }) {
-  const { enclosure, entry, site, area, size, cable, certificate, round, record, recorded } = dossier;
-  const where = classified(site, area);
-  const zone =
-    where.is === 'unclassified'
-      ? 'unclassified'
-      : where.is === 'missing'
-        ? 'zone not recorded'
-        : where.is === 'contradictory'
-          ? 'zone recorded in contradiction'
-          : where.hazards
-              .map(({ named, group, division }) => `${hazard(named)} ${division ? '' : (group ?? '')}`)
-              .join(', ');
+  const { enclosure, entry, area, size, cable, certificate, round, record, recorded } = dossier;
   return (
     <div className="title">
       <h1>
@@ -38,20 +27,30 @@ export function Title({
       </h1>
       <p className="quiet">
         {size?.thread ? `${size.thread.replace('x1.5', '')} ` : ''}
-        {kindTitle(entry.kind)}, {[zone, area.temperatureClass].filter(Boolean).join(' ')}, cable{' '}
-        {cable?.tag ?? 'not recorded'}, {certificate?.number ?? 'no certificate'}
+        {kindTitle(entry.kind)}, {[zoneWords(dossier), area.temperatureClass].filter(Boolean).join(' ')},
+        cable {cable?.tag ?? 'not recorded'}, {certificate?.number ?? 'no certificate'}
         {sealed ? ', sealed' : ''}
         {record && recorded.size > 0
           ? `; what is closed is judged from the as-left record of ${day(record.at)}`
           : ''}
       </p>
-      <div className="grades" role="group" aria-label={`${round?.name ?? 'Round'}, grade of inspection`}>
-        {GRADES.map((g) => (
-          <UnstyledButton key={g} aria-pressed={g === grade} onClick={() => onGrade(g)}>
-            {GRADE_WORDS[g]}
-          </UnstyledButton>
-        ))}
-      </div>
+      <SegmentedControl
+        className="grades"
+        aria-label={`${round?.name ?? 'Round'}, grade of inspection`}
+        value={grade}
+        data={GRADES.map((one) => ({ value: one, label: GRADE_WORDS[one] }))}
+        onChange={(value) => onGrade(value as Grade)}
+      />
     </div>
   );
+}
+
+function zoneWords({ site, area }: Dossier): string {
+  const where = classified(site, area);
+  if (where.is === 'unclassified') return 'unclassified area';
+  if (where.is === 'missing') return 'zone not recorded';
+  if (where.is === 'contradictory') return 'zone recorded in contradiction';
+  return where.hazards
+    .map(({ named, group, division }) => `${hazard(named)} ${division ? '' : (group ?? '')}`)
+    .join(', ');
 }

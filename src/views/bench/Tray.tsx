@@ -1,102 +1,167 @@
-import { NativeSelect, UnstyledButton } from '@mantine/core';
+import { Button, Kbd, NativeSelect } from '@mantine/core';
+import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import type { InstrumentLine } from '../../core/instrument/line';
 import { sends } from '../../core/instrument/simulator';
 import { shownQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { Instrument } from '../../core/record/types';
 import { day, figure } from '../../core/words/en/format';
+import { NumberPad } from '../../ui/heart/NumberPad';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { useInstrument } from '../hand/hand';
 import { QUANTITY_OF, unitShown } from '../hand/take';
+import type { Taking } from './use-taking';
+
+/** What the keys of the bench do with the field for a reading. */
+export interface TrayHandle {
+  /** Types a figure into it. */
+  type: (key: string) => void;
+  focus: () => void;
+}
 
 interface Props {
-  instruments: readonly Instrument[];
-  instrument: Instrument | null;
-  onInstrument: (id: string) => void;
-  placeTitle: string;
+  taking: Taking;
+  /** What is being measured, and how. */
+  title: string;
   quantity: QuantityId;
-  /** What was wrong with what was typed; null while nothing is. */
-  problem: string | null;
+  /** What stands in the field at first. */
   typed: string;
-  onTyped: (text: string) => void;
-  onEnter: () => void;
-  onTake: () => void;
+  pad: boolean;
+  sealed: boolean;
   onRaise: () => void;
   onPad: () => void;
   onPanel: () => void;
-  sealed: boolean;
-  inputRef: React.RefObject<HTMLInputElement | null>;
+  handle: Ref<TrayHandle>;
 }
 
-/** Foot of the bench: the next reading, from the instrument with one key or typed. */
-export function Tray(props: Props) {
-  const { instruments, instrument, placeTitle, quantity, problem, typed, sealed, inputRef } = props;
-  // Eight times a second; nothing but the tray looks again for it.
+/** Foot of the bench: the next reading, from the instrument with one key or typed. What is typed is the tray's own. */
+export function Tray({
+  taking,
+  title,
+  quantity,
+  typed,
+  pad,
+  sealed,
+  onRaise,
+  onPad,
+  onPanel,
+  handle,
+}: Props) {
+  const field = useTyped(taking, typed, handle);
+  const { sending } = taking;
+  return (
+    <>
+      {pad && <NumberPad value={field.text} onChange={field.set} onEnter={field.enter} />}
+      <footer className="tray">
+        <TakeButton taking={taking} sealed={sealed} />
+        <Button variant="default" onClick={onRaise}>
+          Raise defect <Kbd ml={6}>D</Kbd>
+        </Button>
+        <InHand taking={taking} />
+        {sending && (
+          <Button variant="default" onClick={onPanel}>
+            {sending.kind === 'caliper' ? 'Jaws' : 'Hold'}
+          </Button>
+        )}
+        <form
+          className="typing"
+          onSubmit={(event) => {
+            event.preventDefault();
+            field.enter();
+          }}
+        >
+          <MeasureInput
+            quantity={quantity}
+            label={title}
+            value={field.text}
+            error={field.problem}
+            disabled={sealed}
+            inputRef={field.input}
+            onText={field.set}
+            onKeyDown={(event) => {
+              // Out of the field: keys are keys again.
+              if (event.key === 'Escape') event.currentTarget.blur();
+            }}
+          />
+          <Button type="submit" variant="default" className="enter-key" disabled={sealed}>
+            Enter
+          </Button>
+        </form>
+        <Button
+          variant="default"
+          className="pad-key"
+          onClick={onPad}
+          aria-label="123, number pad"
+          aria-pressed={pad}
+        >
+          123
+        </Button>
+      </footer>
+    </>
+  );
+}
+
+/** The text that is typed, and what was wrong with it when it was last entered; that goes with the text. */
+function useTyped(taking: Taking, start: string, handle: Ref<TrayHandle>) {
+  const [text, set] = useState(start);
+  const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  useImperativeHandle(
+    handle,
+    () => ({
+      type: (key) => {
+        set((before) => before + key);
+        input.current?.focus();
+      },
+      focus: () => input.current?.focus(),
+    }),
+    [],
+  );
+  const enter = () => {
+    const said = taking.enter(text);
+    if (said === null) set('');
+    setProblem(said ? { text, said } : null);
+  };
+  return { text, set, enter, input, problem: problem?.text === text ? problem.said : null };
+}
+
+/** Takes what the instrument shows: at once, or as soon as it rests. */
+function TakeButton({ taking, sealed }: { taking: Taking; sealed: boolean }) {
+  const line = useInstrument();
+  const rests = taking.waiting && line?.stable === true && line.value !== null;
+  useEffect(() => {
+    if (rests) taking.take();
+    // Once for each time that it comes to rest.
+  }, [rests]); // eslint-disable-line react-hooks/exhaustive-deps
+  return (
+    <Button onClick={taking.take} disabled={sealed}>
+      {taking.waiting ? 'Taken when it rests' : 'Take reading'} <Kbd ml={6}>Space</Kbd>
+    </Button>
+  );
+}
+
+/** The instrument in the hand: what it shows eight times a second, how far it can be trusted, and another instead. */
+function InHand({ taking: { instrument, instruments, choose } }: { taking: Taking }) {
   const line = useInstrument();
   return (
-    <footer className="tray">
-      <UnstyledButton className="primary" onClick={props.onTake} disabled={sealed}>
-        Take reading <kbd>Space</kbd>
-      </UnstyledButton>
-      <UnstyledButton className="secondary" onClick={props.onRaise}>
-        Raise defect <kbd>D</kbd>
-      </UnstyledButton>
-      <div className="instrument">
-        <div>
-          <output className="figures" aria-label="Live value">
-            {liveWords(instrument, line)}
-          </output>
-          <small className="quiet">{instrument ? uncertaintyWords(instrument) : 'none on file'}</small>
-        </div>
-        <div>
-          <NativeSelect
-            aria-label="Instrument"
-            value={instrument?.id ?? ''}
-            onChange={(event) => props.onInstrument(event.target.value)}
-          >
-            {instruments.map(({ id, tag }) => (
-              <option key={id} value={id}>
-                {tag}
-              </option>
-            ))}
-          </NativeSelect>
-          <small className={line?.fault ? 'tone-failed' : 'quiet'}>
-            {instrument && calibrationWords(instrument, line)}
-          </small>
-        </div>
+    <div className="instrument">
+      <div>
+        <output className="figures" aria-label="Live value">
+          {liveWords(instrument, line)}
+        </output>
+        <small className="quiet">{instrument ? uncertaintyWords(instrument) : 'none on file'}</small>
       </div>
-      {instrument && sends(instrument) && (
-        <UnstyledButton className="secondary slim" onClick={props.onPanel}>
-          {instrument.kind === 'caliper' ? 'Jaws' : 'Hold'}
-        </UnstyledButton>
-      )}
-      <form
-        className="typing"
-        onSubmit={(event) => {
-          event.preventDefault();
-          props.onEnter();
-        }}
-      >
-        <MeasureInput
-          quantity={quantity}
-          label={placeTitle}
-          value={typed}
-          error={problem}
-          disabled={sealed}
-          inputRef={inputRef}
-          onText={props.onTyped}
-          onKeyDown={(event) => {
-            // Out of the field: keys are keys again.
-            if (event.key === 'Escape') event.currentTarget.blur();
-          }}
+      <div>
+        <NativeSelect
+          aria-label="Instrument"
+          value={instrument?.id ?? ''}
+          data={instruments.map(({ id, tag }) => ({ value: id, label: tag }))}
+          onChange={(event) => choose(event.target.value)}
         />
-        <UnstyledButton type="submit" className="secondary slim enter-key" disabled={sealed}>
-          Enter
-        </UnstyledButton>
-      </form>
-      <UnstyledButton className="secondary slim pad-key" onClick={props.onPad} aria-label="123, number pad">
-        123
-      </UnstyledButton>
-    </footer>
+        <small className={line?.fault ? 'tone-failed' : 'quiet'}>
+          {instrument && calibrationWords(instrument, line)}
+        </small>
+      </div>
+    </div>
   );
 }
 

@@ -1,82 +1,69 @@
-import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
-import type { Slice } from '../../core/record/slice';
-import type { Id, Round } from '../../core/record/types';
-import { dossierOf } from '../../core/rulebook/dossier';
-import { now } from '../../client/clock';
-import { assessDossier } from '../../core/rulebook/assess';
+import { memo, useEffect, useRef } from 'react';
+import type { EntryStatus, Id, Round } from '../../core/record/types';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
-import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { device, useStatuses } from '../hand/hand';
 
-/** The stops of the round as a line, each with its mark. */
-export function WalkList({
-  slice,
-  version,
-  round,
-  current,
-  onOpen,
-}: {
-  slice: Slice;
-  version: number;
+interface Props {
   round: Round;
   current: Id;
   onOpen: (entry: Id) => void;
-}) {
-  // The marks of all stops may come a moment after the verdict of the one on the bench.
-  const settled = useDeferredValue(version);
-  const stops = useMemo(() => stopsOf(slice, round), [settled, round.id]); // eslint-disable-line react-hooks/exhaustive-deps
-  const at = stops.findIndex(({ id }) => id === current);
+}
+
+const isSame = (a: Props, b: Props): boolean => a.round === b.round && a.current === b.current;
+
+/** The stops of the round as a line, each with its mark; drawn again when one was judged anew, never with a key. */
+export const WalkList = memo(function WalkList({ round, current, onOpen }: Props) {
+  const { slice } = device.state();
+  const statusOf = useStatuses();
   const ref = useRef<HTMLLIElement>(null);
   useEffect(() => {
-    // Newer browsers answer with a promise, which is no clean-up for an effect.
-    void ref.current?.scrollIntoView({ block: 'nearest' });
+    ref.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [current]);
   return (
     <nav className="walk" aria-label="Walk">
       <h2>
-        Walk, {at + 1} of {stops.length} stops
+        Walk, {round.entries.indexOf(current) + 1} of {round.entries.length} stops
       </h2>
       <ol>
-        {stops.map(({ id, title, what, state }) => (
-          <li
-            key={id}
-            ref={id === current ? ref : undefined}
-            aria-current={id === current ? 'step' : undefined}
-          >
-            <a
-              href={`/bench/?entry=${id}`}
-              onClick={(event) => {
-                if (event.ctrlKey || event.metaKey) return;
-                event.preventDefault();
-                onOpen(id);
-              }}
+        {round.entries.map((id) => {
+          const entry = slice.get('entry', id);
+          const tag = entry && slice.get('enclosure', entry.enclosure)?.tag;
+          if (!entry || !tag) return null;
+          return (
+            <li
+              key={id}
+              ref={id === current ? ref : undefined}
+              aria-current={id === current ? 'step' : undefined}
             >
-              <SealGlyph state={glyphOfState(state)} size={28} label={STATE_WORDS[state]} />
-              <span>
-                <b>{title}</b>
-                <small>{what}</small>
-              </span>
-            </a>
-          </li>
-        ))}
+              <a
+                href={`/bench/?entry=${id}`}
+                onClick={(event) => {
+                  if (event.ctrlKey || event.metaKey) return;
+                  event.preventDefault();
+                  onOpen(id);
+                }}
+              >
+                <Mark status={statusOf(id)} />
+                <span>
+                  <b>
+                    {tag}, entry {entry.label}
+                  </b>
+                  <small>{kindTitle(entry.kind)}</small>
+                </span>
+              </a>
+            </li>
+          );
+        })}
       </ol>
     </nav>
   );
-}
+}, isSame);
 
-function stopsOf(slice: Slice, round: Round) {
-  return round.entries.flatMap((id) => {
-    const dossier = dossierOf(slice, id, round);
-    const found = dossier && assessDossier(slice, dossier, now(), round.grade);
-    if (!found) return [];
-    return [
-      {
-        id,
-        title: `${dossier.enclosure.tag}, entry ${dossier.entry.label}`,
-        what: kindTitle(dossier.entry.kind),
-        state: found.status.state,
-      },
-    ];
-  });
+/** The mark of a stop as it stands; unread until it has been judged. */
+function Mark({ status }: { status: EntryStatus | null }) {
+  const state = status?.state ?? 'incomplete';
+  return <SealGlyph state={glyphOfState(state)} size={28} label={STATE_WORDS[state]} />;
 }

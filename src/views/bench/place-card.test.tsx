@@ -54,7 +54,7 @@ describe('the card of a place', () => {
     const { hands, onSelect, view } = card('outer-sheath');
     for (const { value } of view.readings)
       expect(screen.getByRole('button', { name: `Reading ${value.toFixed(2)}` })).toBeTruthy();
-    await hands.click(screen.getByRole('button', { name: 'Next reading of Outer sheath' }));
+    await hands.click(screen.getByRole('button', { name: 'Read Outer sheath' }));
     expect(onSelect).toHaveBeenCalled();
   });
 
@@ -90,7 +90,7 @@ describe('the card of a place', () => {
 
   it('of a sealed round takes nothing more, and strikes nothing out', async () => {
     const { hands } = card('outer-sheath', { truth: { 'outer-sheath': [20.68] } }, { sealed: true });
-    expect(screen.queryByRole('button', { name: /Next reading/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Read / })).toBeNull();
     await hands.click(screen.getByRole('button', { name: 'Reading 20.68' }));
     expect(screen.queryByRole('button', { name: 'Strike out' })).toBeNull();
   });

@@ -3,38 +3,40 @@ import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-700.css';
 import '../../ui/fonts/signs.css';
-import '@mantine/core/styles/baseline.css';
-import '@mantine/core/styles/global.css';
-import '@mantine/core/styles/default-css-variables.css';
+import '@mantine/core/styles/baseline.layer.css';
+import '@mantine/core/styles/global.layer.css';
+import '@mantine/core/styles/default-css-variables.layer.css';
 import '@mantine/core/styles/UnstyledButton.layer.css';
-import '@mantine/core/styles/Button.css';
-import '@mantine/core/styles/Loader.css';
-import '@mantine/core/styles/CloseButton.css';
-import '@mantine/core/styles/Paper.css';
-import '@mantine/core/styles/Overlay.css';
-import '@mantine/core/styles/ScrollArea.css';
-import '@mantine/core/styles/ModalBase.css';
-import '@mantine/core/styles/Modal.css';
-import '@mantine/core/styles/Input.css';
-import '@mantine/core/styles/InlineInput.css';
-import '@mantine/core/styles/Checkbox.css';
-import '@mantine/core/styles/Fieldset.css';
-import '@mantine/core/styles/Group.css';
-import '@mantine/core/styles/Alert.css';
-import '@mantine/core/styles/Progress.css';
-import '@mantine/core/styles/Stack.css';
-import '@mantine/core/styles/Table.css';
-import '@mantine/core/styles/Text.css';
-import '@mantine/core/styles/AppShell.css';
-import '@mantine/core/styles/Kbd.css';
-import { AppShell, Button, MantineProvider, TextInput, UnstyledButton } from '@mantine/core';
+import '@mantine/core/styles/Button.layer.css';
+import '@mantine/core/styles/Loader.layer.css';
+import '@mantine/core/styles/CloseButton.layer.css';
+import '@mantine/core/styles/Paper.layer.css';
+import '@mantine/core/styles/Overlay.layer.css';
+import '@mantine/core/styles/ScrollArea.layer.css';
+import '@mantine/core/styles/ModalBase.layer.css';
+import '@mantine/core/styles/Modal.layer.css';
+import '@mantine/core/styles/Input.layer.css';
+import '@mantine/core/styles/InlineInput.layer.css';
+import '@mantine/core/styles/Checkbox.layer.css';
+import '@mantine/core/styles/Fieldset.layer.css';
+import '@mantine/core/styles/Group.layer.css';
+import '@mantine/core/styles/Alert.layer.css';
+import '@mantine/core/styles/Progress.layer.css';
+import '@mantine/core/styles/Stack.layer.css';
+import '@mantine/core/styles/Table.layer.css';
+import '@mantine/core/styles/Text.layer.css';
+import '@mantine/core/styles/AppShell.layer.css';
+import '@mantine/core/styles/Kbd.layer.css';
+import '@mantine/core/styles/Tabs.layer.css';
+import '@mantine/core/styles/SegmentedControl.layer.css';
+import { AppShell, Button, MantineProvider, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import type { DeviceState } from '../../device/device';
 import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
 import { cssVariables, theme } from '../../ui/theme';
-import { device, hush, startDevice, useDevice, useSaid } from '../hand/hand';
+import { device, onSaid, startDevice, useDevice, type Said as SaidNews } from '../hand/hand';
 import { ErrorBoundary } from './ErrorBoundary';
 import { Head } from './Head';
 import type { ViewName } from './way';
@@ -42,6 +44,7 @@ import { Notices } from './Notices';
 
 const Palette = lazy(() => import('./Palette'));
 const KeyList = lazy(() => import('./KeyList'));
+const Voice = lazy(() => import('./Voice'));
 
 /** A view's own keys, shown in the list of keys. */
 export interface ViewProps {
@@ -164,28 +167,18 @@ function WhoAreYou({ people }: { people: readonly string[] }) {
   );
 }
 
+/** What is said comes up with the first word: a page that says nothing does not load it. */
 function Said() {
-  const said = useSaid();
+  const [said, setSaid] = useState<readonly (SaidNews | null)[]>([]);
+  // Nothing to be taken away while nothing was said.
+  useEffect(
+    () => onSaid((one) => setSaid((before) => (one || before.length > 0 ? [...before, one] : before))),
+    [],
+  );
+  if (said.length === 0) return null;
   return (
-    <div aria-live="polite">
-      {said && (
-        <div className="toast">
-          <span>{said.text}</span>
-          {said.action && (
-            <UnstyledButton
-              onClick={() => {
-                hush();
-                said.action!.run();
-              }}
-            >
-              {said.action.title}
-            </UnstyledButton>
-          )}
-          <UnstyledButton onClick={hush} aria-label="Close this message">
-            ×
-          </UnstyledButton>
-        </div>
-      )}
-    </div>
+    <Suspense fallback={null}>
+      <Voice said={said} />
+    </Suspense>
   );
 }

@@ -1,5 +1,6 @@
 import { clocksOfSite, type Clock } from '../../core/makeoff/clocks';
 import { DUE_WORDS } from '../../core/words/en/makeoff';
+import type { Id } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { clockAddress } from './clock-address';
 import { device, say } from './hand';
@@ -60,12 +61,24 @@ export function ring(): void {
   }
 }
 
+let looked: { key: string; clocks: readonly Clock[] } | null = null;
+
+/** How often clocks of the past are let go of, ms. An hour in milliseconds. */
+const LET_GO_MS = 3_600_000;
+
+/** The clocks of the open site: looked for anew only when a record has changed, or an hour is over. */
+function clocksHere(site: Id, nowMs: number): readonly Clock[] {
+  const key = `${site} ${device.touched.version} ${Math.floor(nowMs / LET_GO_MS)}`;
+  if (looked?.key !== key) looked = { key, clocks: clocksOfSite(device.state().slice, site, nowMs).clocks };
+  return looked.clocks;
+}
+
 /** Looks at the clocks of the site, rings those that have run out since, and says how many are due. */
 export function watchClocks(): { due: number; running: number } {
-  const { slice, site, ready } = device.state();
+  const { site, ready } = device.state();
   if (ready !== 'ready' || site === null) return { due: 0, running: 0 };
   const nowMs = Date.parse(now());
-  const { clocks } = clocksOfSite(slice, site, nowMs);
+  const clocks = clocksHere(site, nowMs);
   const due = clocks.filter((clock) => !clock.stopped && Date.parse(clock.due) <= nowMs);
   // A clock whose temperature moved its end may ring again.
   const fresh = due.filter((clock) => !rung.has(`${clock.id} ${clock.due}`));

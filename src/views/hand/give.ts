@@ -62,6 +62,7 @@ const WORDS: Record<string, string> = {
   'reading.take': 'the reading',
   'reading.strike': 'striking out a reading',
   'look.answer': 'the answer',
+  'look.together': 'the answers',
   'pour.record': 'the mixing',
   'pour.edit': 'the change of the mixing',
   'defect.raise': 'the defect',

@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import type { TaskProgress } from '../../core/commands/news';
 import { EventsClient } from '../../client/events';
+import type { EntryStatus, Id } from '../../core/record/types';
 import { Device, type DeviceState } from '../../device/device';
 import { LiveInstrument } from '../../device/live-instrument';
 
@@ -29,6 +30,12 @@ export function useInstrument() {
 
 /** The device's state; a view looks again with every change. */
 export const useDevice = (): DeviceState => useSyncExternalStore(device.subscribe, device.state);
+
+/** Where entries of the open site stand; a view looks again when one of them was judged anew. */
+export function useStatuses(): (entry: Id) => EntryStatus | null {
+  useSyncExternalStore(device.statuses.subscribe, () => device.statuses.judged);
+  return device.statuses.of;
+}
 
 /** A parameter of the page's address. */
 export const parameter = (name: string): string | null => new URLSearchParams(location.search).get(name);
@@ -110,34 +117,33 @@ export async function takeUpdate(): Promise<void> {
   waitingVersion?.postMessage({ type: 'SKIP_WAITING' });
 }
 
-interface Said {
+/** Something that is said to the person, with one thing that can be done about it. */
+export interface Said {
   text: string;
   action: { title: string; run: () => void } | null;
 }
-let said: Said | null = null;
-let saidTimer: ReturnType<typeof setTimeout> | undefined;
-const saidListeners = new Set<() => void>();
 
-/** Says something at the foot of the page, with one thing that can be done about it. */
-export function say(text: string, action: Said['action'] = null): void {
-  said = { text, action };
-  clearTimeout(saidTimer);
-  saidTimer = setTimeout(hush, 9000);
-  for (const listener of saidListeners) listener();
+/** What is said: null takes it away again. */
+type Hearer = (said: Said | null) => void;
+const hearers = new Set<Hearer>();
+/** The last thing said while nobody heard: the page is only coming up. */
+let unheard: Said | null = null;
+
+function tell(said: Said | null): void {
+  if (hearers.size === 0) unheard = said;
+  for (const hear of hearers) hear(said);
 }
 
-/** Takes the text at the foot of the page away. */
-export function hush(): void {
-  said = null;
-  for (const listener of saidListeners) listener();
-}
+/** Says something at the head of the page. */
+export const say = (text: string, action: Said['action'] = null): void => tell({ text, action });
 
-/** What is being said. */
-export const useSaid = (): Said | null =>
-  useSyncExternalStore(
-    (listener) => {
-      saidListeners.add(listener);
-      return () => saidListeners.delete(listener);
-    },
-    () => said,
-  );
+/** Takes what was said away: it has been answered. */
+export const hush = (): void => tell(null);
+
+/** Hears what is said; gives what ends the hearing. */
+export function onSaid(hear: Hearer): () => void {
+  hearers.add(hear);
+  if (unheard) hear(unheard);
+  unheard = null;
+  return () => hearers.delete(hear);
+}

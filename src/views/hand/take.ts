@@ -40,34 +40,37 @@ export function takeTyped({ entry, round, place, instrument }: Target, typed: st
 /** Readings of one place lie this far apart. */
 const NEXT_ANGLE_DEG = 60;
 
-/** Takes what the instrument shows; `nominal` is what it is held against when nobody has said otherwise. */
-export function takeLive(target: Target, line: InstrumentLine | null, nominal: number): boolean {
+/**
+ * Takes what the instrument shows; `nominal` is what it is held against when nobody has said otherwise.
+ *
+ * @returns 'moving' where it has to come to rest first: it is on its way then
+ */
+export function takeLive(
+  target: Target,
+  line: InstrumentLine | null,
+  nominal: number,
+): 'taken' | 'moving' | 'refused' {
   const { instrument, place } = target;
   if (!sends(instrument) || instrument.unit !== place.unit) {
     say(`${instrument.tag} does not send by itself: type the reading and press Enter.`);
-    return false;
+    return 'refused';
   }
   if (line?.fault === 'past-calibration') {
     say(
       `${instrument.tag} is past its calibration date ${day(instrument.calibratedUntil)} and does not send. Choose another instrument, or type the reading: it is kept and marked.`,
     );
-    return false;
+    return 'refused';
   }
   if (!line || line.value === null || !line.stable) {
     const caliper = instrument.kind === 'caliper';
     hand.handle(caliper ? { jaws: 'close' } : { target: nominal });
-    say(
-      caliper
-        ? 'The jaws are closing on the cable; take the reading when they rest.'
-        : `${instrument.tag} is on its way; take the reading when it rests.`,
-    );
-    return false;
+    return 'moving';
   }
   const decimals = place.unit === 'Nm' ? 1 : 2;
-  if (!put(target, line.value, line.value.toFixed(decimals), 'instrument')) return false;
+  if (!put(target, line.value, line.value.toFixed(decimals), 'instrument')) return 'refused';
   // The next reading is taken a third of a half turn further round.
   if (line.angle_deg !== null) hand.handle({ angleDeg: (line.angle_deg + NEXT_ANGLE_DEG) % 180 });
-  return true;
+  return 'taken';
 }
 
 function put(

@@ -1,15 +1,16 @@
-import { UnstyledButton } from '@mantine/core';
-import { checkTitle } from '../../core/words/en/checks/index';
-import './judgement.css';
-import type { Defect, EntryStatus } from '../../core/record/types';
-import type { Dossier } from '../../core/rulebook/dossier';
+import { Button, UnstyledButton } from '@mantine/core';
+import { memo } from 'react';
 import { isWorse, countOutcomes, type Finding } from '../../core/record/finding';
+import type { Defect, EntryStatus } from '../../core/record/types';
 import { basisOf } from '../../core/rulebook/basis';
+import type { Dossier } from '../../core/rulebook/dossier';
+import { checkTitle } from '../../core/words/en/checks/index';
 import { settling, statement } from '../../core/words/en/findings';
-import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
 import { count, day } from '../../core/words/en/format';
+import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfFinding, glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
+import { SealGlyph, toneOf, type GlyphState } from '../../ui/heart/SealGlyph';
+import './judgement.css';
 
 interface Props {
   dossier: Dossier;
@@ -25,62 +26,70 @@ interface Props {
   onRaise: (finding: Finding) => void;
 }
 
-/** The live judgement: the whole in one mark, then a sentence with numbers per check, the worst first. */
+/** Outcomes that ask for somebody; the rest is folded. */
+const ASKING: ReadonlySet<string> = new Set(['fails', 'marginal', 'unread']);
+
+/** The live judgement: the whole in one mark, then a sentence with numbers per check; what is sound is folded. */
 export function JudgementColumn(props: Props) {
   const { dossier, findings, status, opening = [], hidden, defects, selected, onSelect, onRaise } = props;
-  const { state } = status;
-  const glyph = glyphOfState(state);
-  const counts = countOutcomes(findings);
   const sorted = [...findings].sort((a, b) =>
     isWorse(a.outcome, b.outcome) ? -1 : isWorse(b.outcome, a.outcome) ? 1 : 0,
   );
+  const asking = sorted.filter(({ outcome }) => ASKING.has(outcome));
+  const rest = sorted.filter(({ outcome }) => !ASKING.has(outcome));
+  const item = (finding: Finding) => (
+    <Item
+      key={finding.check}
+      said={saidOf(finding, dossier)}
+      defect={defects.find(({ check }) => check === finding.check)}
+      selected={selected === finding.check}
+      onSelect={() => onSelect(finding)}
+      onRaise={() => onRaise(finding)}
+    />
+  );
   return (
     <aside className="judgement" aria-label="Judgement">
-      <header aria-live="polite">
-        <SealGlyph state={glyph} size={46} label={STATE_WORDS[state]} />
-        <div>
-          <h2 className={toneOf(glyph)}>{STATE_WORDS[state]}</h2>
-          <p className="quiet">
-            {[
-              counts.fails && `${counts.fails} ${counts.fails === 1 ? 'fails' : 'fail'}`,
-              counts.marginal && count(counts.marginal, 'close call'),
-              counts.unread && `${counts.unread} unread`,
-            ]
-              .filter(Boolean)
-              .join(', ') || 'all conform'}{' '}
-            of {findings.length}
-          </p>
-          <Standing status={status} round={dossier.round?.name ?? ''} timeZone={dossier.site.timeZone} />
-        </div>
-      </header>
-      <ol>
-        {sorted.map((finding) => (
-          <Item
-            key={finding.check}
-            finding={finding}
-            dossier={dossier}
-            defect={defects.find(({ check }) => check === finding.check)}
-            selected={selected === finding.check}
-            onSelect={() => onSelect(finding)}
-            onRaise={() => onRaise(finding)}
-          />
-        ))}
-      </ol>
-      {opening.length > 0 && (
-        <p className="quiet hidden-note">
-          Opening it would settle: {opening.map(({ check }) => `${check} ${checkTitle(check)}`).join('; ')}.
-        </p>
+      <Whole dossier={dossier} findings={findings} status={status} />
+      {asking.length > 0 && <ol>{asking.map(item)}</ol>}
+      {rest.length > 0 && (
+        <details className="settled" open={asking.length === 0}>
+          <summary>
+            {count(
+              rest.filter(({ outcome }) => outcome === 'conforms').length,
+              'check conforms',
+              'checks conform',
+            )}
+          </summary>
+          <ol>{rest.map(item)}</ol>
+        </details>
       )}
-      {hidden > 0 && (
-        <p className="quiet hidden-note">
-          {count(hidden, 'check')} can only be answered at a higher grade and {hidden === 1 ? 'is' : 'are'}{' '}
-          not judged here.
-        </p>
-      )}
-      <p className="quiet hidden-note">
-        Yendral advises; a competent, authorised person decides. Local codes come first.
-      </p>
+      <Notes opening={opening} hidden={hidden} />
     </aside>
+  );
+}
+
+/** The entry as a whole: its mark, how many checks fail or are open, and what stands beside a running round. */
+function Whole({ dossier, findings, status }: Pick<Props, 'dossier' | 'findings' | 'status'>) {
+  const glyph = glyphOfState(status.state);
+  const counts = countOutcomes(findings);
+  const said = [
+    counts.fails && `${counts.fails} ${counts.fails === 1 ? 'fails' : 'fail'}`,
+    counts.marginal && count(counts.marginal, 'close call'),
+    counts.unread && `${counts.unread} unread`,
+  ].filter(Boolean);
+  return (
+    <header aria-live="polite">
+      <SealGlyph state={glyph} size={46} label={STATE_WORDS[status.state]} />
+      <div>
+        <h2 className={toneOf(glyph)}>{STATE_WORDS[status.state]}</h2>
+        <p className="quiet">
+          {said.length > 0
+            ? `${said.join(', ')} of ${count(findings.length, 'check')}`
+            : `${count(findings.length, 'check')}, all conform`}
+        </p>
+        <Standing status={status} round={dossier.round?.name ?? ''} timeZone={dossier.site.timeZone} />
+      </div>
+    </header>
   );
 }
 
@@ -104,43 +113,88 @@ function Standing({ status, round, timeZone }: { status: EntryStatus; round: str
   );
 }
 
+/** What is not judged here, and who decides. */
+function Notes({ opening, hidden }: { opening: readonly Finding[]; hidden: number }) {
+  return (
+    <>
+      {opening.length > 0 && (
+        <p className="quiet hidden-note">
+          Opening it would settle: {opening.map(({ check }) => `${check} ${checkTitle(check)}`).join('; ')}.
+        </p>
+      )}
+      {hidden > 0 && (
+        <p className="quiet hidden-note">
+          {count(hidden, 'check')} can only be answered at a higher grade and {hidden === 1 ? 'is' : 'are'}{' '}
+          not judged here.
+        </p>
+      )}
+      <p className="quiet hidden-note">
+        Yendral advises; a competent, authorised person decides. Local codes come first.
+      </p>
+    </>
+  );
+}
+
+/** A finding in words. */
+interface SaidFinding {
+  check: string;
+  outcome: Finding['outcome'];
+  glyph: GlyphState;
+  statement: string;
+  settle: string;
+  basis: string;
+}
+
+const saidOf = (finding: Finding, dossier: Dossier): SaidFinding => ({
+  check: finding.check,
+  outcome: finding.outcome,
+  glyph: glyphOfFinding(finding),
+  statement: statement(finding),
+  settle: [finding, ...finding.also].map(settling).find(Boolean) ?? '',
+  basis: basisOf(finding.check, dossier),
+});
+
 interface ItemProps {
-  finding: Finding;
-  dossier: Dossier;
+  said: SaidFinding;
   defect: Defect | undefined;
   selected: boolean;
   onSelect: () => void;
   onRaise: () => void;
 }
 
-function Item({ finding, dossier, defect, selected, onSelect, onRaise }: ItemProps) {
-  const settle = [finding, ...finding.also].map(settling).filter(Boolean)[0];
-  const isOpen = defect && defect.state !== 'done' && defect.state !== 'proven';
-  return (
-    <li className={selected ? 'selected' : ''} data-check={finding.check} data-outcome={finding.outcome}>
-      <UnstyledButton className="plain finding" onClick={onSelect} aria-pressed={selected}>
-        <SealGlyph
-          state={glyphOfFinding(finding)}
-          label={`${checkTitle(finding.check)}: ${finding.outcome}`}
-        />
-        <span>
-          <span className="statement">{statement(finding)}</span>
-          {settle && <small>{settle}</small>}
-          <small>
-            {finding.check} · {basisOf(finding.check, dossier)}
-          </small>
-        </span>
-      </UnstyledButton>
-      {finding.outcome === 'fails' &&
-        (isOpen ? (
-          <a className="defect-link" href={`/defects/?site=${defect.site}&defect=${defect.id}`}>
-            Defect level {defect.severity}, due {day(defect.due)}
-          </a>
-        ) : (
-          <UnstyledButton className="raise" onClick={onRaise}>
-            Raise defect
-          </UnstyledButton>
-        ))}
-    </li>
-  );
-}
+/** One check; drawn again only when it says something else. */
+const Item = memo(
+  function Item({ said, defect, selected, onSelect, onRaise }: ItemProps) {
+    const { check, outcome, glyph } = said;
+    const isOpen = defect && defect.state !== 'done' && defect.state !== 'proven';
+    return (
+      <li className={selected ? 'selected' : ''} data-check={check} data-outcome={outcome}>
+        <UnstyledButton className="plain finding" onClick={onSelect} aria-pressed={selected}>
+          <SealGlyph state={glyph} label={`${checkTitle(check)}: ${outcome}`} />
+          <span>
+            <span className="statement">{said.statement}</span>
+            {said.settle && <small>{said.settle}</small>}
+            <small>
+              {check} · {said.basis}
+            </small>
+          </span>
+        </UnstyledButton>
+        {outcome === 'fails' &&
+          (isOpen ? (
+            <a className="defect-link" href={`/defects/?site=${defect.site}&defect=${defect.id}`}>
+              Defect level {defect.severity}, due {day(defect.due)}
+            </a>
+          ) : (
+            <Button variant="default" onClick={onRaise}>
+              Raise defect
+            </Button>
+          ))}
+      </li>
+    );
+  },
+  // What a press does depends on nothing but the finding, and that is the same.
+  (a, b) =>
+    a.selected === b.selected &&
+    a.defect === b.defect &&
+    (Object.keys(a.said) as (keyof SaidFinding)[]).every((key) => a.said[key] === b.said[key]),
+);

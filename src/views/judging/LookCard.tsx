@@ -1,18 +1,19 @@
 import { Button, Kbd, TextInput, UnstyledButton } from '@mantine/core';
-import { memo, useState, type KeyboardEvent } from 'react';
+import { memo, useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import type { LookQuestion } from '../../core/kinds/look';
 import { conditionNumber } from '../../core/kinds/worked-looks';
 import type { Id, Look } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
-import { lookPictures } from '../../drawing/looks/pictures';
-import { DrawingView } from '../../ui/heart/DrawingView';
-import { FileChoice } from '../../ui/FileChoice';
-import { SealGlyph } from '../../ui/heart/SealGlyph';
-import { keepPhotos } from '../hand/keep-photos';
-import { PhotoRow } from './PhotoRow';
-import './looks.css';
 import { answerTitle, lookQuestion } from '../../core/words/en/kinds/looks';
 import { titleOf } from '../../core/words/en/kinds/titles';
+import { FileChoice } from '../../ui/FileChoice';
+import type { GlyphState } from '../../ui/heart/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
+import { Toggle } from '../../ui/Toggle';
+import { keepPhotos } from '../hand/keep-photos';
+import { LookPictures } from './LookPictures';
+import { PhotoRow } from './PhotoRow';
+import './looks.css';
 
 /** An answer with its evidence. */
 export interface LookAnswerGiven {
@@ -27,90 +28,115 @@ interface Props {
   /** The answer comes from the sealed as-left record, not from this round. */
   recorded: boolean;
   sealed: boolean;
-  onAnswer: (look: string, given: LookAnswerGiven) => void;
+  /** It has the eye: its pictures are shown, and keys answer it. */
+  active?: boolean;
+  onAnswer: (look: LookQuestion, given: LookAnswerGiven) => void;
+  /** Takes the eye to it. */
+  onActive?: (look: string) => void;
 }
 
-/** A question that is answered by looking: right and wrong drawn, the answer, a photo and a note. */
-export const LookCard = memo(function LookCard({
-  look,
-  given,
-  recorded,
-  sealed,
-  onAnswer: answerWith,
-}: Props) {
-  const onAnswer = (next: LookAnswerGiven) => answerWith(look.id, next);
-  const [open, setOpen] = useState(false);
-  const pictures = open ? lookPictures(look.id) : null;
-  const hasPictures = conditionNumber(look.id) === null;
-  const title = titleOf(look);
-  const answer = look.answers.find(({ id }) => id === given?.answer);
-  const state = answer === undefined ? 'unread' : answer.good ? 'fits' : 'large';
+/** A question that is answered by looking: its answers, right and wrong drawn, a photo and a note. */
+export const LookCard = memo(function LookCard(props: Props) {
+  const { look, given, recorded, sealed, active = false, onAnswer, onActive } = props;
+  // Alone, as at a step of a make-off, it has the eye anyway.
+  const [open, setOpen] = useState(onActive === undefined);
+  const row = useEye(active);
   const own = recorded ? undefined : given;
   const evidence = { photo: own?.photo ?? null, note: own?.note ?? '' };
-  const addPhoto = async (files: File[]) => {
-    const [photo] = await keepPhotos(files);
-    if (photo && own) onAnswer({ answer: own.answer, note: evidence.note, photo });
-  };
+  const answer = (id: string) => onAnswer(look, { answer: id, ...evidence });
+  const pictured = conditionNumber(look.id) === null;
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- keys for all of its answers
-    <fieldset
-      className="look"
+    <div
+      ref={row}
+      role="group"
+      tabIndex={-1}
+      className={active ? 'look active' : 'look'}
       id={`look-${look.id}`}
-      disabled={sealed}
-      onKeyDown={(event) => answerByKey(event, look, (id) => onAnswer({ answer: id, ...evidence }))}
+      aria-label={titleOf(look)}
+      onKeyDown={(event) => sealed || answerByKey(event, look, answer)}
+      onFocus={({ target }) => target.matches(':focus-visible') && onActive?.(look.id)}
     >
-      <legend>
+      <LookHead look={look} given={given} onOpen={onActive && (() => onActive(look.id))} />
+      <div className="look-body">
+        <Answers look={look} given={given} sealed={sealed} onAnswer={answer} />
+        {recorded && given && (
+          <small className="quiet">From the as-left record of {day(given.at)}; answer to look again.</small>
+        )}
+        {own?.together && <small className="quiet">Answered in one with what else was seen there.</small>}
+        <div className="look-foot">
+          {pictured && !active && (
+            <Button variant="default" onClick={() => setOpen(!open)} aria-expanded={open}>
+              {open ? 'Hide the pictures' : 'Pictures'}
+            </Button>
+          )}
+          {own && !sealed && <Evidence key={own.id} given={own} onGiven={(next) => onAnswer(look, next)} />}
+        </div>
+        {own?.photo && <PhotoRow photos={[own.photo]} />}
+        {pictured && (active || open) && <LookPictures look={look.id} />}
+      </div>
+    </div>
+  );
+}, isSame);
+
+/** What has the eye is on the screen, and has the keys. */
+function useEye(active: boolean): RefObject<HTMLDivElement | null> {
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!active || !row.current) return;
+    row.current.scrollIntoView({ block: 'nearest' });
+    if (!row.current.contains(document.activeElement)) row.current.focus({ preventScroll: true });
+  }, [active]);
+  return row;
+}
+
+/** The answers to a look, the good ones first; each has its key. */
+function Answers({
+  look,
+  given,
+  sealed,
+  onAnswer,
+}: Pick<Props, 'look' | 'given' | 'sealed'> & { onAnswer: (answer: string) => void }) {
+  return (
+    <div className="answers">
+      {look.answers.map(({ id }, i) => (
+        <Toggle key={id} on={given?.answer === id} disabled={sealed} onClick={() => onAnswer(id)}>
+          <Kbd size="sm" aria-hidden="true" mr={6}>
+            {i + 1}
+          </Kbd>
+          {answerTitle(look, id)}
+        </Toggle>
+      ))}
+    </div>
+  );
+}
+
+/** Title and question of a look, with the mark of its answer. */
+function LookHead({
+  look,
+  given,
+  onOpen,
+}: {
+  look: LookQuestion;
+  given: Look | undefined;
+  onOpen: (() => void) | undefined;
+}) {
+  const title = titleOf(look);
+  const answer = look.answers.find(({ id }) => id === given?.answer);
+  const state: GlyphState = answer === undefined ? 'unread' : answer.good ? 'fits' : 'large';
+  return (
+    <div className="look-head">
+      <UnstyledButton className="plain" component={onOpen ? 'button' : 'div'} onClick={onOpen}>
         <SealGlyph
           state={state}
           label={`${title}: ${answer ? answerTitle(look, answer.id) : 'not looked at'}`}
-        />{' '}
+        />
         <b>{title}</b>
-      </legend>
-      <p>{lookQuestion(look)}</p>
-      {pictures && (
-        <div className="pictures">
-          <Picture drawing={pictures.right} words={pictures.rightWords} />
-          <Picture drawing={pictures.wrong} words={pictures.wrongWords} wrong />
-        </div>
-      )}
-      <div className="answers">
-        {look.answers.map(({ id }, i) => (
-          <UnstyledButton
-            key={id}
-            aria-pressed={given?.answer === id}
-            onClick={() => onAnswer({ answer: id, ...evidence })}
-          >
-            <Kbd size="sm" aria-hidden="true">
-              {i + 1}
-            </Kbd>{' '}
-            {answerTitle(look, id)}
-          </UnstyledButton>
-        ))}
-      </div>
-      {recorded && given && (
-        <small className="quiet from-record">
-          From the as-left record of {day(given.at)}; answer to look again.
-        </small>
-      )}
-      <div className="look-foot">
-        {hasPictures && (
-          <Button variant="default" onClick={() => setOpen(!open)} aria-expanded={open}>
-            {open ? 'Hide pictures' : 'Right and wrong'}
-          </Button>
-        )}
-        {own && (
-          <Evidence
-            key={own.id}
-            given={own}
-            onPhoto={addPhoto}
-            onNote={(note) => onAnswer({ answer: own.answer, photo: evidence.photo, note })}
-          />
-        )}
-      </div>
-      {own?.photo && <PhotoRow photos={[own.photo]} />}
-    </fieldset>
+      </UnstyledButton>
+      <p data-question={look.id}>{lookQuestion(look)}</p>
+    </div>
   );
-}, isSame);
+}
 
 /** 1 2 3 answer, and E goes to the note, while the card has the focus; a text that is typed stays one. */
 function answerByKey(event: KeyboardEvent, look: LookQuestion, answer: (id: string) => void): void {
@@ -119,7 +145,9 @@ function answerByKey(event: KeyboardEvent, look: LookQuestion, answer: (id: stri
   const one = look.answers[Number(event.key) - 1];
   const note =
     event.key === 'e' ? event.currentTarget.querySelector<HTMLElement>('input.note, .note input') : null;
-  if (!one && !note) return;
+  // Nothing is measured here: a reading that is taken by habit goes nowhere.
+  const strayed = event.key === ' ' && at === event.currentTarget;
+  if (!one && !note && !strayed) return;
   event.preventDefault();
   // On a place the same keys are a reading.
   event.stopPropagation();
@@ -132,50 +160,30 @@ function isSame(a: Props, b: Props): boolean {
   return (
     a.look.id === b.look.id &&
     a.look.condition?.text === b.look.condition?.text &&
-    a.given === b.given &&
+    (a.given === b.given || (a.given?.rev !== undefined && a.given.rev === b.given?.rev)) &&
     a.recorded === b.recorded &&
     a.sealed === b.sealed &&
+    a.active === b.active &&
     a.onAnswer === b.onAnswer
   );
 }
 
-function Picture({
-  drawing,
-  words,
-  wrong = false,
-}: {
-  drawing: Parameters<typeof DrawingView>[0]['drawing'];
-  words: string;
-  wrong?: boolean;
-}) {
-  return (
-    <figure className={wrong ? 'wrong' : ''}>
-      <DrawingView drawing={drawing} states={{}} aspect={1.5} shownPx={230} />
-      <figcaption>
-        <b>{wrong ? 'Wrong' : 'Right'}:</b> {words}
-      </figcaption>
-    </figure>
-  );
-}
-
 /** Photo and note beside an answer. */
-function Evidence({
-  given,
-  onPhoto,
-  onNote,
-}: {
-  given: Look;
-  onPhoto: (files: File[]) => Promise<void>;
-  onNote: (note: string) => void;
-}) {
+function Evidence({ given, onGiven }: { given: Look; onGiven: (given: LookAnswerGiven) => void }) {
+  const { answer, photo } = given;
   const [note, setNote] = useState(given.note);
+  const keep = () => note !== given.note && onGiven({ answer, photo, note });
+  const addPhoto = async (files: File[]) => {
+    const [added] = await keepPhotos(files);
+    if (added) onGiven({ answer, note: given.note, photo: added });
+  };
   return (
     <>
       <FileChoice
-        title={given.photo ? 'Other photo' : 'Photo'}
+        title={photo ? 'Other photo' : 'Photo'}
         accept="image/jpeg,image/png"
         camera
-        onFiles={(files) => void onPhoto(files)}
+        onFiles={(files) => void addPhoto(files)}
       />
       <TextInput
         className="note"
@@ -184,9 +192,15 @@ function Evidence({
         maxLength={500}
         value={note}
         onChange={(event) => setNote(event.target.value)}
-        onBlur={() => note !== given.note && onNote(note)}
-        onKeyDown={(event) => event.key === 'Enter' && note !== given.note && onNote(note)}
+        onBlur={keep}
+        onKeyDown={leaveByKey}
       />
     </>
   );
+}
+
+/** Enter and Escape leave a note, which keeps it: the keys are the look's again. */
+function leaveByKey(event: KeyboardEvent<HTMLInputElement>): void {
+  if (event.key === 'Enter' || event.key === 'Escape')
+    event.currentTarget.closest<HTMLElement>('.look')?.focus({ preventScroll: true });
 }

@@ -158,14 +158,14 @@ describe('the card of a look', () => {
     const { hands, onAnswer } = card();
     const [first] = washer.answers;
     await hands.click(screen.getByRole('button', { name: answerTitle(washer, first!.id) }));
-    expect(onAnswer).toHaveBeenCalledWith('washer', { answer: first!.id, photo: null, note: '' });
+    expect(onAnswer).toHaveBeenCalledWith(washer, { answer: first!.id, photo: null, note: '' });
   });
 
   it('keeps a note when its field is left, and on Enter, and only when it is another', async () => {
     const answer = washer.answers[0]!.id;
     const { hands, onAnswer } = card({ given: given(answer) });
     await hands.type(screen.getByLabelText('Note on what was seen'), 'fibre, cracked{Enter}');
-    expect(onAnswer).toHaveBeenLastCalledWith('washer', { answer, photo: null, note: 'fibre, cracked' });
+    expect(onAnswer).toHaveBeenLastCalledWith(washer, { answer, photo: null, note: 'fibre, cracked' });
     onAnswer.mockClear();
     await hands.clear(screen.getByLabelText('Note on what was seen'));
     await hands.tab();
@@ -176,7 +176,7 @@ describe('the card of a look', () => {
     const { hands, onAnswer } = card({ given: given(washer.answers[0]!.id) });
     screen.getByRole('button', { name: answerTitle(washer, washer.answers[0]!.id) }).focus();
     await hands.keyboard('2');
-    expect(onAnswer).toHaveBeenLastCalledWith('washer', {
+    expect(onAnswer).toHaveBeenLastCalledWith(washer, {
       answer: washer.answers[1]!.id,
       photo: null,
       note: '',
@@ -202,12 +202,25 @@ describe('the card of a look', () => {
     window.removeEventListener('keydown', outside);
   });
 
-  it('shows right and wrong when asked to', async () => {
-    const { hands } = card();
+  it('shows right and wrong while it has the eye, and elsewhere when asked to', async () => {
+    const { hands, unmount } = card({ onActive: vi.fn() });
     expect(screen.queryByText('Right:')).toBeNull();
-    await hands.click(screen.getByRole('button', { name: 'Right and wrong' }));
+    await hands.click(screen.getByRole('button', { name: 'Pictures' }));
     expect(screen.getByText('Right:')).toBeTruthy();
+    unmount();
+    card({ onActive: vi.fn(), active: true });
     expect(screen.getByText('Wrong:')).toBeTruthy();
+    expect(document.activeElement).toBe(screen.getByRole('group', { name: 'Washer' }));
+  });
+
+  it('takes a reading by habit for nothing while it has the eye', async () => {
+    const outside = vi.fn();
+    window.addEventListener('keydown', outside);
+    const { hands, onAnswer } = card({ onActive: vi.fn(), active: true });
+    await hands.keyboard(' ');
+    expect(outside).not.toHaveBeenCalled();
+    expect(onAnswer).not.toHaveBeenCalled();
+    window.removeEventListener('keydown', outside);
   });
 
   it('takes nothing once it is sealed', async () => {

@@ -158,7 +158,7 @@ function Answer({ id, dossier, work }: { id: string; dossier: Dossier; work: Mak
       given={dossier.looks.get(id)}
       recorded={dossier.recorded.has(id)}
       sealed={false}
-      onAnswer={(name, given) =>
+      onAnswer={({ id: name }, given) =>
         void give('look.answer', {
           id: device.id(),
           entry: work.entry,

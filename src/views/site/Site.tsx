@@ -1,17 +1,17 @@
 import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
-import type { EntryStatus, Grade } from '../../core/record/types';
-import { assess, standingState } from '../../core/rulebook/assess';
+import type { EntryStatus, Grade, Id } from '../../core/record/types';
+import { standingState } from '../../core/rulebook/assess';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { day } from '../../core/words/en/format';
 import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
 import { Root, type ViewProps } from '../frame/Root';
-import { useDevice } from '../hand/hand';
+import { useDevice, useStatuses } from '../hand/hand';
 import { Plan } from './Plan';
 import type { Stop } from './stop';
 import './site.css';
@@ -24,12 +24,12 @@ export default function Site() {
 }
 
 function SiteOf({ state }: ViewProps) {
-  const { slice, site: siteId, version } = state;
+  const { slice, site: siteId } = state;
   const [text, setText] = useState('');
   const [only, setOnly] = useState<EntryState | 'all'>('all');
   const [area, setArea] = useState('all');
-  // Judged again when the records change, not with every letter of a search.
-  const stops = useMemo(() => stopsOf(slice, siteId), [slice, siteId, version]); // eslint-disable-line react-hooks/exhaustive-deps
+  const statusOf = useStatuses();
+  const stops = stopsOf(slice, siteId, statusOf);
   const site = slice.get('site', siteId);
   const areas = slice.by('area', 'site', siteId);
   const shown = stops.filter((stop) => matches(stop, slice, text, only, area));
@@ -104,14 +104,13 @@ function SiteOf({ state }: ViewProps) {
   );
 }
 
-function stopsOf(slice: Slice, site: string): Stop[] {
+function stopsOf(slice: Slice, site: string, statusOf: (entry: Id) => EntryStatus | null): Stop[] {
   return slice.by('entry', 'site', site).flatMap((entry) => {
-    const found = assess(slice, entry.id, site, now());
-    if (!found) return [];
-    const { dossier, status } = found;
-    return [
-      { entry, enclosure: dossier.enclosure, area: dossier.area, status, standing: standingState(status) },
-    ];
+    const enclosure = slice.get('enclosure', entry.enclosure);
+    const area = enclosure && slice.get('area', enclosure.area);
+    if (!area) return [];
+    const status = statusOf(entry.id);
+    return [{ entry, enclosure, area, status, standing: status ? standingState(status) : 'incomplete' }];
   });
 }
 
@@ -134,7 +133,8 @@ function matches(
 }
 
 /** "sound, close, 3 Mar 2026". */
-function statusWords(status: EntryStatus, timeZone: string): string {
+function statusWords(status: EntryStatus | null, timeZone: string): string {
+  if (status === null) return 'being judged';
   const words = (state: EntryState, grade: Grade, at: string) =>
     `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
   const { state, grade, at, sealed_state, sealed_grade, sealed_at, running_round } = status;

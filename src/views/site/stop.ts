@@ -6,7 +6,8 @@ export interface Stop {
   entry: Entry;
   enclosure: Enclosure;
   area: Area;
-  status: EntryStatus;
+  /** Null until it has been judged on this device. */
+  status: EntryStatus | null;
   /** The state that stands while a round runs. */
   standing: EntryState;
 }

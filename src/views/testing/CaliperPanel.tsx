@@ -1,4 +1,4 @@
-import { TextInput, UnstyledButton } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { instrument, useInstrument } from '../hand/hand';
 import { pieceOf } from '../hand/piece';
@@ -9,7 +9,7 @@ interface Props {
 }
 
 /** The simulated caliper: turn the jaws round the cable and close them on it. */
-export function CaliperPanel({ nominalMm }: Props) {
+export default function CaliperPanel({ nominalMm }: Props) {
   const line = useInstrument();
   const [size, setSize] = useState(nominalMm);
   const [oval, setOval] = useState(0.1);
@@ -66,14 +66,17 @@ export function CaliperPanel({ nominalMm }: Props) {
           }}
         />
         <div className="answers">
-          <UnstyledButton
+          <Button
+            variant="default"
             onClick={() =>
               instrument.handle({ jaws: 'close', workpiece: pieceOf(size, oval), angleDeg: angle })
             }
           >
             Close the jaws
-          </UnstyledButton>
-          <UnstyledButton onClick={() => instrument.handle({ jaws: 'open' })}>Open the jaws</UnstyledButton>
+          </Button>
+          <Button variant="default" onClick={() => instrument.handle({ jaws: 'open' })}>
+            Open the jaws
+          </Button>
         </div>
       </div>
     </section>

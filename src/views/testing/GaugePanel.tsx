@@ -1,15 +1,16 @@
-import { TextInput, UnstyledButton } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Instrument } from '../../core/record/types';
+import { INSTRUMENT_WORDS } from '../../core/words/en/labels';
 import { instrument as hand } from '../hand/hand';
 
 const UNIT: Record<string, string> = { mm: 'mm', Nm: 'N·m', degC: '°C' };
 
 /** A simulated thermometer, torque driver, feeler or pitch gauge: what it is held against. */
-export function GaugePanel({ instrument, nominal }: { instrument: Instrument; nominal: number }) {
+export default function GaugePanel({ instrument, nominal }: { instrument: Instrument; nominal: number }) {
   const [target, setTarget] = useState(nominal);
   return (
-    <section className="caliper" aria-label={`Simulated ${instrument.kind.replace('-', ' ')}`}>
+    <section className="caliper" aria-label={`Simulated ${INSTRUMENT_WORDS[instrument.kind]}`}>
       <div>
         <TextInput
           className="field"
@@ -24,8 +25,12 @@ export function GaugePanel({ instrument, nominal }: { instrument: Instrument; no
           onChange={(event) => setTarget(Number(event.target.value))}
         />
         <div className="answers">
-          <UnstyledButton onClick={() => hand.handle({ target })}>Hold it there</UnstyledButton>
-          <UnstyledButton onClick={() => hand.handle({ target: null })}>Take it away</UnstyledButton>
+          <Button variant="default" onClick={() => hand.handle({ target })}>
+            Hold it there
+          </Button>
+          <Button variant="default" onClick={() => hand.handle({ target: null })}>
+            Take it away
+          </Button>
         </div>
       </div>
     </section>

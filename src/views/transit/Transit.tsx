@@ -178,7 +178,7 @@ function One({
                   given={dossier.looks.get(look.id)}
                   recorded={dossier.recorded.has(look.id)}
                   sealed={sealed}
-                  onAnswer={(name, given) =>
+                  onAnswer={({ id: name }, given) =>
                     void give('look.answer', {
                       id: device.id(),
                       entry: entry.id,

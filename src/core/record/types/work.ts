@@ -73,6 +73,8 @@ export interface Look extends Base {
   photo: Id | null;
   /** What was seen, in words; evidence for a special condition. */
   note: string;
+  /** Answered in one with the others of this spot, all of them seen; left out where it was answered by itself. */
+  together?: string;
 }
 
 /** Compound or resin mixed and packed into one entry. */

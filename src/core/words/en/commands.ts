@@ -2,6 +2,8 @@ import type { AnyCommand, DossierTable } from '../../commands/commands';
 import { DOSSIER_TABLES } from '../../commands/commands';
 import { nounOf } from './tables';
 import type { Slice } from '../../record/slice';
+import { count } from './format';
+import { SPOT_WORDS } from './kinds/looks';
 import { nameOf } from './lost';
 
 /** What a command is, as its giver would say it. */
@@ -19,6 +21,8 @@ export function commandWords(slice: Slice, command: AnyCommand): string {
       return `Reading ${command.payload.typed} at ${command.payload.place.replaceAll('-', ' ')} of ${nameOf(slice, 'entry', command.payload.entry)}`;
     case 'look.answer':
       return `Answer to “${command.payload.look.replaceAll('-', ' ')}” of ${nameOf(slice, 'entry', command.payload.entry)}`;
+    case 'look.together':
+      return `${count(command.payload.answers.length, 'look')} ${SPOT_WORDS[command.payload.spot].toLowerCase()} of ${nameOf(slice, 'entry', command.payload.entry)}, all as they should be`;
     case 'defect.raise':
       return `New defect ${command.payload.check ?? ''} of ${nameOf(slice, 'entry', command.payload.entry)}`;
     case 'defect.edit':

@@ -33,6 +33,7 @@ const REFUSALS: Record<RefusalKey, Wording> = {
   'instrument.twin': ({ tag }) =>
     `The site has another instrument called ${tag}. Give one of them another tag.`,
   'look.answers': ({ known }) => `The answers to this question are: ${known}.`,
+  'look.by-itself': (f) => `${titleIn(f)} is answered by itself: there is more than one way to be right.`,
   'look.none': 'This kind of entry has no such question.',
   'opening.once': ({ labels }) =>
     `Each opening of the frame is packed once. It has: ${labels || 'none; record the frame first'}.`,

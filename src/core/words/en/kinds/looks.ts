@@ -1,3 +1,4 @@
+import type { Spot } from '../../../kinds/look';
 import type { Worded } from '../../../kinds/worded';
 
 /** Name of each look, its question, and its answers by their ids. */
@@ -6,6 +7,15 @@ export interface LookWords {
   question: string;
   answers: Readonly<Record<string, string>>;
 }
+
+/** Where one stands to answer. */
+export const SPOT_WORDS: Record<Spot, string> = {
+  outside: 'From outside',
+  wall: 'At the wall',
+  box: 'In the open box',
+  inside: 'In the opened gland',
+  conditions: 'What the certificate asks for',
+};
 
 /** Words of the looks, by the keys of their rows. */
 export const LOOK_WORDS: Record<string, LookWords> = {

@@ -68,7 +68,8 @@ export const MEASURE: Record<string, Sentence> = {
     `${part(f)}: ${read(f)}, ${amount(n(f, 'excess'), s(f, 'unit'))} too much; ${allowed(f)}.`,
   'look.none': (f) => `${title(f)}: not looked at yet.`,
   'look.unknown': (f) => `The question "${s(f, 'look')}" does not belong to this kind of entry.`,
-  'look.good': (f) => `${title(f)}: ${lower(answered(f))}, seen by ${s(f, 'by')}.`,
+  'look.good': (f) =>
+    `${title(f)}: ${lower(answered(f))}, seen by ${s(f, 'by')}${'together' in f ? ', answered in one with what else was seen there' : ''}.`,
   'look.bad': (f) => `${title(f)}: ${lower(answered(f))}, seen by ${s(f, 'by')}; none is allowed.`,
   'measured.past-calibration': (f) => `${measured(f)}: ${expired(f)}.`,
   'measured.outside-span': (f) => `${measured(f)}: ${outside(f)}.`,

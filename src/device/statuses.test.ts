@@ -1,0 +1,73 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { apply } from '../core/commands/apply';
+import type { AnyCommand, CommandKind, Payloads } from '../core/commands/commands';
+import { plant } from '../core/commands/plant.test.data';
+import type { MemorySlice } from '../core/record/slice';
+import { assess } from '../core/rulebook/assess';
+import { now } from '../client/clock';
+import { Statuses } from './statuses';
+import { Touched } from './touched';
+
+let slice: MemorySlice;
+let touched: Touched;
+let statuses: Statuses;
+let clock = 0;
+const ENTRIES = ['e', 'f', 'g', 'h', 't'];
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  slice = plant();
+  touched = new Touched();
+  statuses = new Statuses(touched, () => ({ slice, site: 's' }));
+});
+afterEach(() => vi.useRealTimers());
+
+function give<K extends CommandKind>(kind: K, payload: Payloads[K]): void {
+  const command = { id: `c${++clock}`, kind, site: 's', at: '2026-03-05T10:00:00.000Z', payload };
+  const changes = apply(slice, command as AnyCommand, 'A. Vell');
+  slice.write(changes);
+  touched.note(slice, changes);
+}
+const settle = () => vi.runAllTimersAsync();
+const all = () => ENTRIES.map((id) => statuses.of(id));
+
+describe('where entries stand, for lists', () => {
+  it('is nothing at first, and what the rule book says soon after', async () => {
+    expect(all()).toEqual(ENTRIES.map(() => null));
+    await settle();
+    for (const id of ENTRIES) expect(statuses.of(id)).toEqual(assess(slice, id, 's', now())!.status);
+  });
+
+  it('is judged again for what a change touches and for nothing else', async () => {
+    all();
+    await settle();
+    const before = statuses.judged;
+    give('look.answer', { id: 'n1', entry: 'e', round: 'r', look: 'damage', answer: 'cracked', photo: null });
+    all();
+    await settle();
+    expect(statuses.judged - before).toBe(1);
+    expect(statuses.of('e')!.state).toBe('failed');
+    for (const id of ENTRIES) expect(statuses.of(id)).toEqual(assess(slice, id, 's', now())!.status);
+  });
+
+  it('is not judged again for what is only acknowledged', async () => {
+    all();
+    await settle();
+    const before = statuses.judged;
+    const record = slice.get('reading', slice.all('reading')[0]!.id)!;
+    const kept = { ...record, rev: 'c1' };
+    touched.note(slice, [{ table: 'reading', id: record.id, before: kept, after: { ...kept } }]);
+    all();
+    await settle();
+    expect(statuses.judged).toBe(before);
+  });
+
+  it('is judged again as a whole where another copy lies below', async () => {
+    all();
+    await settle();
+    touched.everything();
+    all();
+    await settle();
+    expect(statuses.judged).toBe(2 * ENTRIES.length);
+  });
+});

@@ -1,0 +1,74 @@
+import { now } from '../client/clock';
+import type { Slice } from '../core/record/slice';
+import type { EntryStatus, Id } from '../core/record/types';
+import { assess } from '../core/rulebook/assess';
+import { Subscribable } from './subscribable';
+import type { Touched } from './touched';
+
+/** How long judging for lists may hold a frame up, ms. */
+const SLICE_MS = 8;
+/** How often lists hear of it while much is judged, ms. */
+const TELL_MS = 200;
+
+interface Kept {
+  version: number;
+  /** Day of judging: what depends on the date is asked anew on another. */
+  day: string;
+  status: EntryStatus | null;
+}
+
+/**
+ * Where the entries of a site stand, for lists and plans: kept from one look to the next, judged again only where
+ * something touched the entry, a few at a time between two frames.
+ */
+export class Statuses extends Subscribable {
+  readonly #kept = new Map<Id, Kept>();
+  #queue = new Set<Id>();
+  #timer: ReturnType<typeof setTimeout> | null = null;
+  #told = 0;
+  /** How many entries were judged since the start. */
+  judged = 0;
+
+  constructor(
+    private readonly touched: Touched,
+    private readonly records: () => { slice: Slice; site: Id | null },
+  ) {
+    super();
+  }
+
+  /** Where an entry stands: as it was judged last, null before the first time; what is out of date is judged soon. */
+  readonly of = (entry: Id): EntryStatus | null => {
+    const kept = this.#kept.get(entry);
+    if (!kept || kept.version !== this.touched.versionOf(entry) || kept.day !== today()) this.#want(entry);
+    return kept?.status ?? null;
+  };
+
+  #want(entry: Id): void {
+    this.#queue.add(entry);
+    this.#timer ??= setTimeout(() => this.#work(), 0);
+  }
+
+  #work(): void {
+    this.#timer = null;
+    const until = performance.now() + SLICE_MS;
+    for (const entry of this.#queue) {
+      this.#queue.delete(entry);
+      this.#judge(entry);
+      if (performance.now() > until) break;
+    }
+    if (this.#queue.size > 0) this.#timer = setTimeout(() => this.#work(), 0);
+    if (this.#queue.size > 0 && performance.now() - this.#told < TELL_MS) return;
+    this.#told = performance.now();
+    this.changed();
+  }
+
+  #judge(entry: Id): void {
+    const { slice, site } = this.records();
+    const version = this.touched.versionOf(entry);
+    const status = site === null ? null : (assess(slice, entry, site, now())?.status ?? null);
+    this.#kept.set(entry, { version, day: today(), status });
+    this.judged++;
+  }
+}
+
+const today = (): string => now().slice(0, 10);
