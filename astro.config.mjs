@@ -40,6 +40,8 @@ export default defineConfig({
   ],
   vite: {
     build: { assetsInlineLimit: 0 },
+    // Licences stand in docs/packages.md and with the packages.
+    esbuild: { legalComments: 'none' },
     ssr: { external: ['better-sqlite3', 'sharp'] },
   },
 });

@@ -4,6 +4,7 @@ import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFi
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build as bundle } from 'esbuild';
+import { withPreloads } from './first-load.mjs';
 
 const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 const DIST = join(ROOT, 'dist');
@@ -35,7 +36,9 @@ async function buildPages() {
   process.env.ASTRO_TELEMETRY_DISABLED = '1';
   const { build } = await import('astro');
   await build({ root: ROOT, logLevel: 'warn' });
-  writeFileSync(join(DIST, 'csp.txt'), policy(join(DIST, 'client')));
+  const client = join(DIST, 'client');
+  for (const file of htmlFiles(client)) writeFileSync(file, withPreloads(client, readFileSync(file, 'utf8')));
+  writeFileSync(join(DIST, 'csp.txt'), policy(client));
 }
 
 /** Content security policy: own scripts, and by their hashes the inline ones that Astro makes. */

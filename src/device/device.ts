@@ -2,16 +2,8 @@ import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person } from '../client/api';
 import { followClock, now } from '../client/clock';
 import { withSaid } from '../core/words/en/said';
-import { apply } from '../core/commands/apply';
-import {
-  isRefusal,
-  Refusal,
-  type AnyCommand,
-  type CommandKind,
-  type Payloads,
-} from '../core/commands/commands';
-import { OverlaySlice } from '../core/record/overlay';
-import type { RecordChange, Slice, Written } from '../core/record/slice';
+import { Refusal, type AnyCommand, type CommandKind, type Payloads } from '../core/commands/commands';
+import type { Slice } from '../core/record/slice';
 import type { JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
 import { lostWords } from '../core/words/en/lost';
@@ -23,9 +15,9 @@ import { Keeper, type Trouble } from './keeper';
 import { Notices } from './notices';
 import { Outbox } from './outbox';
 import { Session } from './session';
+import { Shown } from './shown';
 import { Statuses } from './statuses';
 import { Subscribable } from './subscribable';
-import { Touched } from './touched';
 import { withWas } from './was';
 
 /** What the pages show of the device. */
@@ -65,10 +57,11 @@ export class Device extends Subscribable {
   readonly #outbox = new Outbox(this.#keeper);
   readonly #notices = new Notices(this.#keeper);
   readonly #courier: Courier;
-  readonly #view = new OverlaySlice(this.#copy.records);
+  readonly #shown = new Shown(this.#copy);
+  readonly #view = this.#shown.view;
   readonly #ulid = monotonicFactory();
   /** What of the records shown changed, entry by entry. */
-  readonly touched = new Touched();
+  readonly touched = this.#shown.touched;
   /** Where the entries of the open site stand. */
   readonly statuses = new Statuses(this.touched, () => ({ slice: this.#view, site: this.#site }));
   #site: Id | null = null;
@@ -120,38 +113,10 @@ export class Device extends Subscribable {
 
   /** Lays what waits over the copy anew: it costs as much as there waits. */
   #overlay(): void {
-    const stood = this.#view.standing();
-    const below = this.#copy.changes();
-    this.#view.clear(this.#copy.records);
-    for (const { command, by, refusal } of this.#outbox.all) {
-      if (refusal || command.site !== this.#site) continue;
-      // The copy may have it already where the page was left before it left the outbox.
-      if (this.#copy.records.get('change', command.id)) continue;
-      try {
-        this.#view.write(apply(this.#view, command, by));
-      } catch (error) {
-        // It will be refused by the server too, and is shown then with the reason.
-        if (!isRefusal(error)) throw error;
-      }
-    }
-    this.#noteChanges(stood, below);
+    this.#shown.relay(this.#outbox.all, this.#site);
     if (this.#site !== null && (this.#copy.head?.site === this.#site || this.#outbox.makes(this.#site)))
       this.#ready = 'ready';
     this.#look();
-  }
-
-  /** What is shown otherwise now: of what stood over the copy, of what stands over it, and of the copy itself. */
-  #noteChanges(stood: readonly Written[], below: readonly RecordChange[] | null): void {
-    if (below === null) return this.touched.everything();
-    const before = new Map(below.map((one) => [`${one.table} ${one.id}`, one.before]));
-    for (const one of stood) before.set(`${one.table} ${one.id}`, one.after);
-    const changes = new Map<string, RecordChange>();
-    for (const { table, id } of [...below, ...stood, ...this.#view.standing()]) {
-      const key = `${table} ${id}`;
-      const was = before.has(key) ? before.get(key)! : this.#copy.records.get(table, id);
-      changes.set(key, { table, id, before: was, after: this.#view.get(table, id) });
-    }
-    this.touched.note(this.#view, [...changes.values()]);
   }
 
   /** Opens the device's store and shows what it remembers, then asks the server. */
@@ -262,11 +227,7 @@ export class Device extends Subscribable {
     if (site === null) throw new Refusal('invalid', 'site', 'site.choose');
     const given = { id: this.id(), kind, site, at: now(), payload: withWas(this.#view, kind, payload), person: person.id } as unknown as AnyCommand; // prettier-ignore
     const command = withSaid(this.#view, given);
-    if (site === this.#site || kind !== 'site.add') {
-      const changes = apply(this.#view, command, person.name);
-      this.#view.write(changes);
-      this.touched.note(this.#view, changes);
-    }
+    if (site === this.#site || kind !== 'site.add') this.#shown.give(command, person.name);
     const waiting: Waiting = { command, person: person.id, by: person.name, refusal: null };
     // Kept or not, it is sent: a device that keeps nothing must not lose what a server could have.
     void this.#outbox.add(waiting).then(() => {

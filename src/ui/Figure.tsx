@@ -1,9 +1,10 @@
-import { UnstyledButton } from '@mantine/core';
+import { Button, Fieldset } from '@mantine/core';
 import { useState } from 'react';
 import './figure.css';
 import { readQuantity, type QuantityId } from '../core/quantity/quantity';
 import { quantityFault } from '../core/words/en/quantity';
 import { MeasureInput } from './MeasureInput';
+import { Toggle } from './Toggle';
 
 /** Figures of a helper as they are typed, each with the number that it reads as. */
 export interface Figures<K extends string> {
@@ -89,14 +90,15 @@ export function Choice<V extends string>({
   onChange: (value: V) => void;
 }) {
   return (
-    <fieldset className="choice">
-      <legend>{title}</legend>
-      {options.map(([id, words]) => (
-        <UnstyledButton key={id} aria-pressed={id === value} onClick={() => onChange(id)}>
-          {words}
-        </UnstyledButton>
-      ))}
-    </fieldset>
+    <Fieldset variant="unstyled" legend={title} mb="sm">
+      <Button.Group>
+        {options.map(([id, words]) => (
+          <Toggle key={id} on={id === value} onClick={() => onChange(id)}>
+            {words}
+          </Toggle>
+        ))}
+      </Button.Group>
+    </Fieldset>
   );
 }
 

@@ -28,13 +28,15 @@ export const TabBar = <T extends string>({
     keepMounted={false}
     orientation={orientation ?? 'horizontal'}
   >
-    <Tabs.List aria-label={label}>
-      {tabs.map(([id, title]) => (
-        <Tabs.Tab key={id} value={id}>
-          {title}
-        </Tabs.Tab>
-      ))}
-    </Tabs.List>
+    <nav aria-label={label}>
+      <Tabs.List aria-label={label}>
+        {tabs.map(([id, title]) => (
+          <Tabs.Tab key={id} value={id}>
+            {title}
+          </Tabs.Tab>
+        ))}
+      </Tabs.List>
+    </nav>
     <Tabs.Panel value={value}>{children}</Tabs.Panel>
   </Tabs>
 );

@@ -44,6 +44,7 @@ export const theme = createTheme({
         label: { minHeight: 46, display: 'grid', placeItems: 'center', padding: '0 12px', fontSize: 15 },
       },
     }),
+    NavLink: { defaultProps: { variant: 'filled', color: 'ink' }, styles: { label: { fontSize: 15, fontWeight: 700 } } },
     Table: { defaultProps: { borderColor: 'var(--rule)' } },
     Tabs: {
       defaultProps: { color: 'rust' },

@@ -16,6 +16,7 @@ import { clockFrom } from '../../src/server/base/clock';
 import { fuzz } from './fuzz';
 import { kills } from './kills';
 import { load } from './load';
+import { paint } from './paint';
 import { writing } from './writing';
 import { openAs, openBrowser, openPage, serveDemo } from '../browser/harness';
 
@@ -204,7 +205,7 @@ async function product(): Promise<void> {
 }
 
 /** Benchmarks by name; `kills`, `load` and `fuzz` run only when they are asked for. */
-const BENCHES: Record<string, () => void | Promise<void>> = { product, writing, load, kills, fuzz };
+const BENCHES: Record<string, () => void | Promise<void>> = { product, writing, paint, load, kills, fuzz };
 
 const named = process.argv.slice(2);
 for (const name of named.length > 0 ? named : ['product', 'writing']) {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { expect, it } from 'vitest';
-import { fetchAs, clickText, openAs, openPage, retype, waitForText } from './harness';
+import { choose, fetchAs, clickText, openAs, openPage, retype, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -26,9 +26,9 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   const owner = await page.waitForSelector('.detail input[list]');
   await owner!.type('R. Tarn');
   await clickText(page, '.detail button', 'Assign');
-  await waitForText(page, '.line', 'Assigned');
+  await waitForText(page, '.ledger tr', 'Assigned');
   await clickText(page, '.detail button', 'Mark as done');
-  await waitForText(page, '.line', 'Done, not proven');
+  await waitForText(page, '.ledger tr', 'Done, not proven');
   await clickText(page, '.detail button', 'Proven');
   await waitForText(page, '.detail [role="alert"]', 're-inspection');
   await (await page.$('.detail select'))!.select('2');
@@ -45,8 +45,8 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await page.waitForSelector('.ledger');
   await clickText(page, '.line', 'JB-201, entry A');
   await clickText(page, '.detail button', 'Proven');
-  await page.select('[aria-label="State"]', 'proven');
-  await waitForText(page, '.line', 'Proven');
+  await choose(page, 'State', 'proven');
+  await waitForText(page, '.ledger tr', 'Proven');
 
   await waitForText(page, '[role="status"]', 'Everything sent');
   const site = (await (

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { describe, expect, inject, it } from 'vitest';
-import { fetchAs, clickText, openAs, openPage, serveDemo, waitForText } from './harness';
+import { fetchAs, clickText, labelled, openAs, openPage, serveDemo, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -41,7 +41,7 @@ describe('the bench', () => {
   it('walks to an entry, takes four readings, raises a defect with a photo, and finds it in the ledger and the export', async () => {
     const { page, errors } = await openPage(demo.browser);
     await openAs(page, demo.served, 'A. Vell', '/site/');
-    await page.type('[aria-label="Search entries"]', 'JB-204 entry D');
+    await (await labelled(page, 'Search entries')).type('JB-204 entry D');
     await clickText(page, '.stops a', 'JB-204, entry D');
     await page.waitForSelector('.bench');
     expect(await outcome(page, 'E-11')).toBe('unread');
@@ -84,7 +84,7 @@ describe('the bench', () => {
 
     await clickText(page, 'header nav a', 'Defects');
     await page.waitForSelector('.ledger');
-    await page.type('[aria-label="Search defects"]', 'JB-204, entry D');
+    await (await labelled(page, 'Search defects')).type('JB-204, entry D');
     await clickText(page, '.line', 'JB-204, entry D');
     await page.waitForSelector('.detail .photos img');
     expect(await page.$eval('.detail', (e) => e.textContent)).toContain('0.42 mm too large');

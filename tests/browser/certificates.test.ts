@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fetchAs, clickText, openAs, openPage, retype, waitForText } from './harness';
+import { choose, fetchAs, clickText, openAs, openPage, retype, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const demo = withDemo();
@@ -115,7 +115,7 @@ describe('certificates', () => {
     });
     await waitForText(page, '.preview', 'FRN 22.0930 changed');
     await clickText(page, 'button', 'Take them in');
-    await clickText(page, '.series aside li button', 'FRN 22.0930');
+    await clickText(page, '.series aside button', 'FRN 22.0930');
     await page.waitForFunction(() =>
       document.querySelector('.charts svg')?.getAttribute('aria-label')?.includes('S7 48.2 to 58.4 mm'),
     );
@@ -136,7 +136,7 @@ describe('a whole schedule', () => {
       /\b([1-9]\d+) of \1 ends/.test(document.querySelector('.finder [role="status"]')?.textContent ?? ''),
     );
     await waitForText(page, '.finder table', 'FRN 23.0721 barrier gland, S3 (M25x1.5)');
-    await page.select('.cable-fields select', 'none');
+    await choose(page, 'Show', 'none');
     await waitForText(page, '.finder tbody', 'no size on file fits');
     // Cancelled in the frame after its start, before the worker has answered.
     await page.evaluate(async () => {
@@ -147,7 +147,7 @@ describe('a whole schedule', () => {
       button('Cancel')!.click();
     });
     await waitForText(page, '.finder [role="status"]', 'cancelled: what was found stays');
-    expect(await page.$('progress')).toBeNull();
+    expect(await page.$('.finder [role="progressbar"]')).toBeNull();
     expect(errors).toEqual([]);
     await page.close();
   });

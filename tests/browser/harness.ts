@@ -163,3 +163,7 @@ export const waitForText = (page: Page, selector: string, text: string) =>
     selector,
     text,
   );
+
+/** Chooses a value in the field of a label. */
+export const choose = async (page: Page, words: string, value: string): Promise<void> =>
+  void (await (await labelled(page, words)).select(value));

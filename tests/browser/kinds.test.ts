@@ -122,7 +122,7 @@ describe('the desk', () => {
     await retype(page, 'Pitch', '1.814');
     await waitForText(page, '.verdict', 'It can be');
     await waitForText(page, '.verdict', 'two diameters along the thread');
-    await clickText(page, '.choice button', 'shrinking');
+    await clickText(page, 'fieldset button', 'shrinking');
     await waitForText(page, '.verdict', 'NPT 1/2');
     await retype(page, 'Over the crests', 'wide');
     await waitForText(page, 'main', 'That is not a length');
@@ -145,7 +145,7 @@ describe('the desk', () => {
       );
     }
     await waitForText(page, '.verdict', 'No barrier gland is needed');
-    await clickText(page, '.choice button', 'divisions');
+    await clickText(page, 'fieldset button', 'divisions');
     await waitForText(page, '.verdict', 'A seal is asked for');
     expect(errors).toEqual([]);
     await page.close();

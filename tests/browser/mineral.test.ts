@@ -150,7 +150,7 @@ describe('the mineral desk', () => {
     await waitForText(again.page, 'aside', 'damp');
 
     // Five readings while it warms; the trend says when it is dry.
-    await clickText(again.page, '.mineral-tabs button', 'Drying out');
+    await clickText(again.page, '[role="tab"]', 'Drying out');
     await waitForText(again.page, '.caution', 'hot work permit');
     for (const [i, value] of ['44', '38', '46', '58', '74', '93'].entries()) {
       await retype(again.page, 'Temperature of the cable', '30');
@@ -164,7 +164,7 @@ describe('the mineral desk', () => {
     await waitForText(again.page, '.verdict', 'is reached: let it cool');
     await again.page.waitForSelector('canvas');
 
-    await clickText(again.page, '.mineral-tabs button', 'Insulation');
+    await clickText(again.page, '[role="tab"]', 'Insulation');
     await clickText(again.page, 'button', 'Start another test');
     await again.page.select('.start-test select', 'before-seal');
     await retype(again.page, 'Temperature of the cable', '20');
@@ -187,12 +187,12 @@ describe('the mineral desk', () => {
     await openAs(page, demo.served, 'A. Vell', '/mineral/?site=proving-ground&cable=pg-cable-mi-03');
     await waitForText(page, '[role="status"]', 'At this rate it falls below 23.0 MΩ in');
     await waitForText(page, '[role="status"]', 'give or take');
-    await waitForText(page, 'aside li', 'falling');
+    await waitForText(page, 'aside .side-rows button', 'falling');
     await page.select('aside select', 'short');
-    await page.waitForFunction(() => document.querySelectorAll('aside li').length === 1);
-    await waitForText(page, 'aside li', 'MI-05');
+    await page.waitForFunction(() => document.querySelectorAll('aside .side-rows button').length === 1);
+    await waitForText(page, 'aside .side-rows button', 'MI-05');
     await page.select('aside select', 'test again');
-    await waitForText(page, 'aside li', 'MI-07');
+    await waitForText(page, 'aside .side-rows button', 'MI-07');
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -23,12 +23,12 @@ const register = async (tag: string) => {
   return rows.find(({ instrument }) => instrument.tag === tag)!;
 };
 const listed = () =>
-  page.$$eval('.records li', (all) => all.map((one) => one.textContent!).filter((text) => text.includes('Caliper 12'))); // prettier-ignore
+  page.$$eval('.records tr', (all) => all.map((one) => one.textContent!).filter((text) => text.includes('Caliper 12'))); // prettier-ignore
 
 describe('the register of instruments', () => {
   it('lends one to a site', async () => {
     await openAs(page, served, 'A. Vell', '/dossier/?site=oxgate&table=instrument');
-    await waitForText(page, '.records li', 'Caliper 07');
+    await waitForText(page, '.records tr', 'Caliper 07');
     expect(await listed()).toEqual([]);
     await clickText(page, 'button', 'From the register');
     const search = await page.waitForSelector('[aria-label="Search the register"]');
@@ -41,7 +41,7 @@ describe('the register of instruments', () => {
     expect(right).toBeLessThanOrEqual(390);
     await page.setViewport({ width: 1280, height: 800 });
     await clickText(page, 'tr button', 'Lend');
-    await waitForText(page, '.records li', 'Caliper 12');
+    await waitForText(page, '.records tr', 'Caliper 12');
     expect((await register('Caliper 12')).sites).toEqual([{ id: 'oxgate', name: 'Oxgate Malt' }]);
   });
 
@@ -61,7 +61,7 @@ describe('the register of instruments', () => {
     await field!.click({ count: 3 });
     await field!.type('CAL 2312');
     await clickText(page, 'button', 'Save');
-    await waitForText(page, '.records li', 'Caliper 12');
+    await waitForText(page, '.records tr', 'Caliper 12');
     expect((await register('Caliper 12')).instrument.calibration).toBe('CAL 2312');
     expect(await listed()).toHaveLength(1);
   });

@@ -19,6 +19,13 @@ window.ResizeObserver = class {
 };
 window.print = () => {};
 Element.prototype.scrollIntoView = () => {};
+// A box of a list is so high; a row of it is a line.
+Object.defineProperty(Element.prototype, 'clientHeight', {
+  get(this: Element) {
+    return this.classList.contains('list-box') ? 600 : 0;
+  },
+});
+Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { get: () => 40 });
 globalThis.CSS ??= { escape: (text: string) => text.replace(/[^\w-]/g, '\\$&') } as typeof CSS;
 Object.defineProperty(document, 'fonts', { value: new EventTarget() });
 // Charts are drawn by the real browser's tests.

@@ -2,7 +2,6 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { recordsWith } from '../rulebook/sound-entry.test.data';
 import { apply } from './apply';
 import type { AnyCommand, CommandKind, Payloads } from './commands';
-import type { Spot } from '../kinds/look';
 import { canonicalHash } from '../record/seal';
 import type { MemorySlice } from '../record/slice';
 
@@ -59,34 +58,6 @@ const cracked = () =>
     answer: 'cracked',
     photo: null,
   });
-
-describe('looks that are answered together', () => {
-  const together = (spot: Spot, ...looks: string[]) =>
-    give('look.together', {
-      entry: 'e',
-      round: 'r',
-      spot,
-      answers: looks.map((look) => ({ id: `t-${look}`, look })),
-    });
-
-  it('each say the one answer that is as it should be, and that it was given with the others', () => {
-    together('outside', 'damage', 'cable-held');
-    expect(slice.get('look', 't-damage')).toMatchObject({
-      answer: 'yes',
-      together: 'outside',
-      by: 'A. Vell',
-      photo: null,
-    });
-    expect(slice.get('look', 't-cable-held')).toMatchObject({ answer: 'yes', together: 'outside' });
-  });
-  it('are refused, all of them, where one can be right in two ways, lies elsewhere, or is none', () => {
-    expect(refusal(() => together('outside', 'damage', 'shroud'))).toBe('invalid answers');
-    expect(refusal(() => together('outside', 'damage', 'armour-seated'))).toBe('invalid answers');
-    expect(refusal(() => together('outside', 'damage', 'condition-1'))).toBe('invalid look');
-    expect(refusal(() => together('outside', 'no-such-look'))).toBe('invalid look');
-    expect(slice.get('look', 't-damage')).toBeNull();
-  });
-});
 
 describe('readings', () => {
   it('are kept with who took them, marked where they cannot count, and struck out, never erased', () => {

@@ -7,7 +7,6 @@ import type { Grade, Id } from '../../core/record/types';
 import { asksFor } from '../../core/rulebook/grades';
 import { rulesOf } from '../../core/rulebook/rules';
 import { titleOf } from '../../core/words/en/kinds/titles';
-import type { KeyBinding } from '../../ui/keys';
 import { Root } from '../frame/Root';
 import { useAddress } from '../hand/address';
 import { give } from '../hand/give';
@@ -99,7 +98,7 @@ function OnBench({
     tray.current?.focus();
   };
   return (
-    <Root view="bench" keys={keys} silent={digits(tray)}>
+    <Root view="bench" keys={keys}>
       {() => (
         <div className={`bench${pad ? ' with-pad' : ''}`}>
           <WalkList round={round} current={entry} onOpen={onOpen} />
@@ -119,10 +118,6 @@ function OnBench({
 }
 
 const WITH_PAD = '(max-width: 1240px) and (min-width: 621px) and (orientation: portrait)';
-
-/** Figures go into the field from wherever the focus is. */
-const digits = (tray: React.RefObject<TrayHandle | null>): KeyBinding[] =>
-  [...'0123456789.,'].map((key) => ({ key, title: '', run: () => tray.current?.type(key) }));
 
 /** The drawing, the places and the looks of an entry. */
 function Centre({

@@ -39,7 +39,7 @@ export const PlaceCard = memo(function PlaceCard({
   sealed,
   onSelect,
 }: Props) {
-  const { place, readings, faults, limits, mean, uncertainty, glyph, word } = view;
+  const { place, readings, limits, mean, uncertainty, glyph, word } = view;
   const title = titleOf(place);
   const { unit, factor, decimals } = SHOWN[place.unit];
   const card = useRef<HTMLElement>(null);
@@ -66,33 +66,44 @@ export const PlaceCard = memo(function PlaceCard({
         factor={factor}
         decimals={decimals}
       />
-      <ul className="readings">
-        {readings.map((reading) => (
-          <Chip
-            key={reading.id}
-            reading={reading}
-            text={(reading.value * factor).toFixed(decimals)}
-            tag={view.tags.get(reading.instrument) ?? 'an instrument that is not on file'}
-            fault={faults.get(reading.id) ?? null}
-            sealed={sealed}
-          />
-        ))}
-        {!sealed && (
-          <li>
-            <Button
-              variant="default"
-              className="chip next"
-              onClick={() => onSelect(place.id)}
-              aria-label={`Read ${title}`}
-            >
-              Read{place.wanted > readings.length && ` ${readings.length + 1} of ${place.wanted}`}
-            </Button>
-          </li>
-        )}
-      </ul>
+      <Readings view={view} sealed={sealed} onSelect={onSelect} />
     </section>
   );
 }, isSame);
+
+/** The readings of a place, and where the next one goes. */
+function Readings({ view, sealed, onSelect }: Pick<Props, 'view' | 'sealed' | 'onSelect'>) {
+  const { place, readings, faults } = view;
+  const { factor, decimals } = SHOWN[place.unit];
+  const next =
+    place.wanted > readings.length ? `Read ${readings.length + 1} of ${place.wanted}` : 'Read again';
+  return (
+    <ul className="readings">
+      {readings.map((reading) => (
+        <Chip
+          key={reading.id}
+          reading={reading}
+          text={(reading.value * factor).toFixed(decimals)}
+          tag={view.tags.get(reading.instrument) ?? 'an instrument that is not on file'}
+          fault={faults.get(reading.id) ?? null}
+          sealed={sealed}
+        />
+      ))}
+      {!sealed && (
+        <li>
+          <Button
+            variant="default"
+            className="chip next"
+            onClick={() => onSelect(place.id)}
+            aria-label={`${next}, ${titleOf(place)}`}
+          >
+            {next}
+          </Button>
+        </li>
+      )}
+    </ul>
+  );
+}
 
 /** A reading elsewhere leaves a place as it is. */
 function isSame(a: Props, b: Props): boolean {

@@ -6,6 +6,7 @@ import { shownQuantity, type QuantityId } from '../../core/quantity/quantity';
 import type { Instrument } from '../../core/record/types';
 import { day, figure } from '../../core/words/en/format';
 import { NumberPad } from '../../ui/heart/NumberPad';
+import { useKeys } from '../../ui/keys';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { useInstrument } from '../hand/hand';
 import { QUANTITY_OF, unitShown } from '../hand/take';
@@ -13,8 +14,6 @@ import type { Taking } from './use-taking';
 
 /** What the keys of the bench do with the field for a reading. */
 export interface TrayHandle {
-  /** Types a figure into it. */
-  type: (key: string) => void;
   focus: () => void;
 }
 
@@ -62,30 +61,7 @@ export function Tray({
             {sending.kind === 'caliper' ? 'Jaws' : 'Hold'}
           </Button>
         )}
-        <form
-          className="typing"
-          onSubmit={(event) => {
-            event.preventDefault();
-            field.enter();
-          }}
-        >
-          <MeasureInput
-            quantity={quantity}
-            label={title}
-            value={field.text}
-            error={field.problem}
-            disabled={sealed}
-            inputRef={field.input}
-            onText={field.set}
-            onKeyDown={(event) => {
-              // Out of the field: keys are keys again.
-              if (event.key === 'Escape') event.currentTarget.blur();
-            }}
-          />
-          <Button type="submit" variant="default" className="enter-key" disabled={sealed}>
-            Enter
-          </Button>
-        </form>
+        <Typing field={field} title={title} quantity={quantity} sealed={sealed} />
         <Button
           variant="default"
           className="pad-key"
@@ -100,22 +76,57 @@ export function Tray({
   );
 }
 
+/** The field for a reading that is typed; Enter takes it. */
+function Typing({
+  field,
+  title,
+  quantity,
+  sealed,
+}: Pick<Props, 'title' | 'quantity' | 'sealed'> & { field: ReturnType<typeof useTyped> }) {
+  return (
+    <form
+      className="typing"
+      onSubmit={(event) => {
+        event.preventDefault();
+        field.enter();
+      }}
+    >
+      <MeasureInput
+        quantity={quantity}
+        label={title}
+        value={field.text}
+        error={field.problem}
+        disabled={sealed}
+        inputRef={field.input}
+        onText={field.set}
+        onKeyDown={(event) => {
+          // Out of the field: keys are keys again.
+          if (event.key === 'Escape') event.currentTarget.blur();
+        }}
+      />
+      <Button type="submit" variant="default" className="enter-key" disabled={sealed}>
+        Enter
+      </Button>
+    </form>
+  );
+}
+
 /** The text that is typed, and what was wrong with it when it was last entered; that goes with the text. */
 function useTyped(taking: Taking, start: string, handle: Ref<TrayHandle>) {
   const [text, set] = useState(start);
   const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  useImperativeHandle(
-    handle,
-    () => ({
-      type: (key) => {
-        set((before) => before + key);
-        input.current?.focus();
-      },
-      focus: () => input.current?.focus(),
-    }),
-    [],
-  );
+  useImperativeHandle(handle, () => ({ focus: () => input.current?.focus() }), []);
+  const [keyed, setKeyed] = useState(0);
+  useEffect(() => {
+    if (keyed > 0) input.current?.focus();
+  }, [keyed]);
+  const type = (key: string) => {
+    set((before) => before + key);
+    setKeyed((n) => n + 1);
+  };
+  // Figures go into the field from wherever the focus is.
+  useKeys([...'0123456789.,'].map((key) => ({ key, title: '', run: () => type(key) })));
   const enter = () => {
     const said = taking.enter(text);
     if (said === null) set('');

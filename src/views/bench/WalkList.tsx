@@ -25,7 +25,7 @@ export const WalkList = memo(function WalkList({ round, current, onOpen }: Props
   return (
     <nav className="walk" aria-label="Walk">
       <h2>
-        Walk, {round.entries.indexOf(current) + 1} of {round.entries.length} stops
+        Walk, stop {round.entries.indexOf(current) + 1} of {round.entries.length}
       </h2>
       <ol>
         {round.entries.map((id) => {

@@ -54,7 +54,7 @@ describe('the card of a place', () => {
     const { hands, onSelect, view } = card('outer-sheath');
     for (const { value } of view.readings)
       expect(screen.getByRole('button', { name: `Reading ${value.toFixed(2)}` })).toBeTruthy();
-    await hands.click(screen.getByRole('button', { name: 'Read Outer sheath' }));
+    await hands.click(screen.getByRole('button', { name: /^Read .*, Outer sheath$/ }));
     expect(onSelect).toHaveBeenCalled();
   });
 

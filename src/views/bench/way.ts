@@ -16,7 +16,7 @@ export interface Asked extends Here {
 }
 
 /** Whether a place has the readings that it asks for. */
-export const isRead = ({ place, readings }: PlaceView): boolean => readings.length >= place.wanted;
+const isRead = ({ place, readings }: PlaceView): boolean => readings.length >= place.wanted;
 
 /** Everything that is asked: the places from the box outwards, then the looks from outside inwards. */
 export function askedHere({ views, groups, dossier }: Pick<Judged, 'views' | 'groups' | 'dossier'>): Asked[] {

@@ -1,4 +1,4 @@
-import { UnstyledButton } from '@mantine/core';
+import { TabBar } from '../../ui/TabBar';
 import { Root } from '../frame/Root';
 import './certificates.css';
 import { FindGland } from './FindGland';
@@ -27,20 +27,11 @@ export default function Certificates() {
     >
       {({ slice, site }) => (
         <div className="certificates">
-          <nav className="tabs" aria-label="Certificates">
-            {TABS.map(([id, title]) => (
-              <UnstyledButton
-                key={id}
-                aria-current={id === tab ? 'page' : undefined}
-                onClick={() => open({ tab: id })}
-              >
-                {title}
-              </UnstyledButton>
-            ))}
-          </nav>
-          {tab === 'series' && <Series slice={slice} site={site} />}
-          {tab === 'find' && <FindGland slice={slice} site={site} />}
-          {tab === 'schedule' && <Schedule slice={slice} site={site} />}
+          <TabBar label="Certificates" tabs={TABS} value={tab} onChange={(next) => open({ tab: next })}>
+            {tab === 'series' && <Series slice={slice} site={site} />}
+            {tab === 'find' && <FindGland slice={slice} site={site} />}
+            {tab === 'schedule' && <Schedule slice={slice} site={site} />}
+          </TabBar>
         </div>
       )}
     </Root>

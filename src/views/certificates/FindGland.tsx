@@ -1,4 +1,4 @@
-import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Candidate } from '../../core/finder/candidate';
 import { needOf } from '../../core/finder/need';
@@ -153,9 +153,9 @@ function Ranking({
         ))}
       </ol>
       {matching.length > shown.length && (
-        <UnstyledButton className="more-places" onClick={() => setMore(true)}>
+        <Button variant="default" className="more-places" onClick={() => setMore(true)}>
           {matching.length - shown.length} more sizes
-        </UnstyledButton>
+        </Button>
       )}
     </>
   );
@@ -251,9 +251,9 @@ function CandidateRow({
               Chosen: plan the make-off
             </a>
           ) : (
-            <UnstyledButton className="big" onClick={choose}>
+            <Button variant="default" onClick={choose}>
               Choose it
-            </UnstyledButton>
+            </Button>
           )}
         </footer>
       )}

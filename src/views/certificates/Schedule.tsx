@@ -1,231 +1,194 @@
-import { Button, NativeSelect, Table, TextInput } from '@mantine/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { needsOf, partsList, type Proposal } from '../../core/finder/schedule';
-import { whole } from '../../core/finder/slim';
+import { Button, Group, Progress, Table } from '@mantine/core';
+import { useMemo } from 'react';
+import { partsList, type Proposal } from '../../core/finder/schedule';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
+import { washerFacts } from '../../core/rulebook/washer';
 import { count } from '../../core/words/en/format';
 import { connectionWords } from '../../core/words/en/makeoff';
-import { now } from '../../client/clock';
-import { SealGlyph } from '../../ui/heart/SealGlyph';
-import type { ScheduleJob, ScheduleNews } from '../../workers/schedule';
-import { saveFile } from '../hand/save-file';
-import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
 import { supplyList } from '../../core/words/en/supplies';
-import { endWords } from '../../core/words/en/where';
 import { washerWords } from '../../core/words/en/washer';
-import { washerFacts } from '../../core/rulebook/washer';
-
-/** Rows that are shown at once; the export holds all of them. */
-const SHOWN = 200;
+import { endWords } from '../../core/words/en/where';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
+import { ListTable, type Column } from '../../ui/list/ListTable';
+import { listed, naturally, type Listed } from '../../ui/list/source';
+import type { Filter } from '../../ui/list/use-list';
+import { saveFile } from '../hand/save-file';
+import { useSchedule, type ScheduleRun } from './use-schedule';
+import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
 
 /** A gland for every cable of the schedule at once, worked out beside the page, with the parts list. */
 export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
-  const [proposals, setProposals] = useState<Proposal[]>([]);
-  const [total, setTotal] = useState(0);
-  const [state, setState] = useState<'idle' | 'running' | 'done' | 'cancelled'>('idle');
-  const [problem, setProblem] = useState('');
-  const [text, setText] = useState('');
-  const [only, setOnly] = useState('');
-  const worker = useRef<Worker | null>(null);
-  useEffect(() => () => worker.current?.terminate(), []);
-
-  const stop = () => {
-    worker.current?.terminate();
-    worker.current = null;
-  };
-  const start = () => {
-    stop();
-    const needs = needsOf(slice, site);
-    const certificates = slice.by('certificate', 'site', site);
-    const byId = new Map(certificates.map((one) => [one.id, one]));
-    setProposals([]);
-    setProblem('');
-    setTotal(needs.length);
-    if (needs.length === 0) return setState('done');
-    setState('running');
-    const running = new Worker(new URL('../../workers/schedule.ts', import.meta.url), { type: 'module' });
-    worker.current = running;
-    running.onmessage = ({ data }: MessageEvent<ScheduleNews>) => {
-      setProposals((all) => [...all, ...data.proposals.map((one) => whole(one, byId))]);
-      if (data.done < needs.length) return;
-      setState('done');
-      stop();
-    };
-    running.onerror = (event) => {
-      setProblem(
-        `The calculation broke off: ${event.message || 'the worker did not start'}. Start it again.`,
-      );
-      setState('cancelled');
-      stop();
-    };
-    running.postMessage({ needs, certificates, at: now() } satisfies ScheduleJob);
-  };
-  const cancel = () => {
-    stop();
-    setState('cancelled');
-  };
-
-  const parts = useMemo(
-    () =>
-      supplyList(
-        partsList(
-          proposals.flatMap(({ cable, best }) => {
-            const record = slice.get('cable', cable);
-            return record ? [{ cable: record, best }] : [];
-          }),
-        ),
-      ),
-    [proposals, slice],
-  );
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const matching = proposals.filter(
-    (one) =>
-      (only === '' ||
-        (only === 'none'
-          ? one.best === null
-          : only === 'other'
-            ? isOther(one)
-            : one.best?.verdict === only)) &&
-      words.every((word) => `${one.tag} ${endWords(one.where)} ${nameOf(one)}`.toLowerCase().includes(word)),
-  );
-  const save = async (name: string, rows: Record<string, unknown>[]) => {
-    const { unparse } = (await import('papaparse')).default;
-    saveFile(name, 'text/csv', `\uFEFF${unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`);
-  };
-
+  const run = useSchedule(slice, site);
+  const { proposals, state, problem } = run;
+  const parts = useMemo(() => partsOf(slice, proposals), [proposals, slice]);
   return (
     <main id="main" className="finder" tabIndex={-1}>
       <h1>A gland for every cable</h1>
       <p>Each end of each cable against every size on file, by the rules that judge the finished entry.</p>
-      <div className="start-buttons">
+      <Group gap="sm">
         {state === 'running' ? (
-          <Button variant="default" onClick={cancel}>
+          <Button variant="default" onClick={run.cancel}>
             Cancel
           </Button>
         ) : (
-          <Button onClick={start}>{state === 'idle' ? 'Find them' : 'Find them again'}</Button>
+          <Button onClick={run.start}>{state === 'idle' ? 'Find them' : 'Find them again'}</Button>
         )}
-        {proposals.length > 0 && state !== 'running' && (
-          <>
-            <Button variant="default" onClick={() => void save('proposals.csv', proposals.map(rowOf))}>
-              Proposals (CSV)
-            </Button>
-            <Button
-              variant="default"
-              onClick={() =>
-                void save(
-                  'parts.csv',
-                  parts.map(({ part, count: n }) => ({ part, count: n })),
-                )
-              }
-            >
-              Parts list (CSV)
-            </Button>
-          </>
-        )}
-      </div>
-      {state !== 'idle' && (
-        <p role="status">
-          {proposals.length} of {count(total, 'end')}
-          {state === 'cancelled' && ', cancelled: what was found stays'}
-          {state === 'done' &&
-            total === 0 &&
-            ': no cable is on file. Take in a schedule under Dossier, Files.'}
-        </p>
-      )}
-      {state === 'running' && (
-        <progress max={total} value={proposals.length} aria-label="Proposals worked out" />
-      )}
+        {proposals.length > 0 && state !== 'running' && <Files proposals={proposals} parts={parts} />}
+      </Group>
+      {state !== 'idle' && <Far run={run} />}
       {problem && (
         <p role="alert" className="tone-failed">
           {problem}
         </p>
       )}
-      {proposals.length > 0 && (
-        <>
-          <div className="cable-fields">
-            <TextInput
-              className="field"
-              label="Cable, entry or gland"
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            />
-            <NativeSelect
-              className="field"
-              label="Show"
-              value={only}
-              onChange={(event) => setOnly(event.target.value)}
-            >
-              <option value="">every end</option>
-              <option value="fits">fits</option>
-              <option value="close">close call</option>
-              <option value="open">not all known</option>
-              <option value="none">no size on file</option>
-              <option value="other">another than is fitted</option>
-            </NativeSelect>
-          </div>
-          <div className="wide-table">
-            <Table>
-              <Table.Thead>
-                <Table.Tr>
-                  <Table.Th scope="col">Cable</Table.Th>
-                  <Table.Th scope="col">End</Table.Th>
-                  <Table.Th scope="col">Proposed</Table.Th>
-                  <Table.Th scope="col">How</Table.Th>
-                  <Table.Th scope="col">Fitted now</Table.Th>
-                </Table.Tr>
-              </Table.Thead>
-              <Table.Tbody>
-                {matching.slice(0, SHOWN).map((one) => (
-                  <Table.Tr key={`${one.cable} ${endWords(one.where)}`}>
-                    <Table.Th scope="row">{one.tag}</Table.Th>
-                    <Table.Td>
-                      {one.entry ? (
-                        <a href={`/certificates/?site=${site}&tab=find&entry=${one.entry}`}>
-                          {endWords(one.where)}
-                        </a>
-                      ) : (
-                        endWords(one.where)
-                      )}
-                    </Table.Td>
-                    <Table.Td>
-                      {one.best ? (
-                        <>
-                          <SealGlyph
-                            state={VERDICT_GLYPHS[one.best.verdict]}
-                            label={VERDICT_WORDS[one.best.verdict]}
-                          />{' '}
-                          {nameOf(one)}
-                        </>
-                      ) : (
-                        <span className="tone-failed">no size on file fits</span>
-                      )}
-                    </Table.Td>
-                    <Table.Td>{one.best && one.entry ? connectionWords(one.best.connection) : ''}</Table.Td>
-                    <Table.Td className={isOther(one) ? 'tone-close' : ''}>{one.fitted ?? ''}</Table.Td>
-                  </Table.Tr>
-                ))}
-              </Table.Tbody>
-            </Table>
-          </div>
-          {matching.length > SHOWN && (
-            <p className="quiet">{matching.length - SHOWN} more; search, or save them as CSV.</p>
-          )}
-          <h2>Parts list</h2>
-          <Table>
-            <Table.Tbody>
-              {parts.map(({ part, count: n }) => (
-                <Table.Tr key={part}>
-                  <Table.Td className="figures">{n} ×</Table.Td>
-                  <Table.Th scope="row">{part}</Table.Th>
-                </Table.Tr>
-              ))}
-            </Table.Tbody>
-          </Table>
-        </>
-      )}
+      {proposals.length > 0 && <Proposals proposals={proposals} site={site} />}
+      {proposals.length > 0 && <Parts parts={parts} />}
     </main>
+  );
+}
+
+type PartsList = ReturnType<typeof supplyList>;
+
+const partsOf = (slice: Slice, proposals: readonly Proposal[]): PartsList =>
+  supplyList(
+    partsList(
+      proposals.flatMap(({ cable, best }) => {
+        const record = slice.get('cable', cable);
+        return record ? [{ cable: record, best }] : [];
+      }),
+    ),
+  );
+
+/** How far the search is. */
+function Far({ run: { state, proposals, total } }: { run: ScheduleRun }) {
+  return (
+    <>
+      <p role="status">
+        {proposals.length} of {count(total, 'end')}
+        {state === 'cancelled' && ', cancelled: what was found stays'}
+        {state === 'done' && total === 0 && ': no cable is on file. Take in a schedule under Dossier, Files.'}
+      </p>
+      {state === 'running' && (
+        <Progress value={(100 * proposals.length) / total} aria-label="Proposals worked out" />
+      )}
+    </>
+  );
+}
+
+function Files({ proposals, parts }: { proposals: readonly Proposal[]; parts: PartsList }) {
+  const rows = parts.map(({ part, count: n }) => ({ part, count: n }));
+  return (
+    <>
+      <Button variant="default" onClick={() => void save('proposals.csv', proposals.map(rowOf))}>
+        Proposals (CSV)
+      </Button>
+      <Button variant="default" onClick={() => void save('parts.csv', rows)}>
+        Parts list (CSV)
+      </Button>
+    </>
+  );
+}
+
+async function save(name: string, rows: Record<string, unknown>[]): Promise<void> {
+  const { unparse } = (await import('papaparse')).default;
+  saveFile(name, 'text/csv', `\uFEFF${unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`);
+}
+
+const keyOf = ({ cable, where }: Proposal): string => `${cable} ${endWords(where)}`;
+
+/** How the proposals are searched, filtered and sorted. */
+const LISTED: Listed<Proposal> = {
+  key: keyOf,
+  words: (one) => `${one.tag} ${endWords(one.where)} ${nameOf(one)}`,
+  only: {
+    show: (one, value) =>
+      value === 'none' ? one.best === null : value === 'other' ? isOther(one) : one.best?.verdict === value,
+  },
+  sorts: { cable: (a, b) => naturally(a.tag, b.tag), proposed: (a, b) => naturally(nameOf(a), nameOf(b)) },
+};
+
+const FILTERS: readonly Filter[] = [
+  {
+    id: 'show',
+    label: 'Show',
+    options: [
+      ['', 'every end'],
+      ['fits', 'fits'],
+      ['close', 'close call'],
+      ['open', 'not all known'],
+      ['none', 'no size on file'],
+      ['other', 'another than is fitted'],
+    ],
+  },
+];
+
+const columnsOf = (site: Id): readonly Column<Proposal>[] => [
+  { id: 'cable', title: 'Cable', sorts: true, cell: ({ tag }) => <b>{tag}</b> },
+  {
+    id: 'end',
+    title: 'End',
+    cell: ({ entry, where }) =>
+      entry ? (
+        <a href={`/certificates/?site=${site}&tab=find&entry=${entry}`}>{endWords(where)}</a>
+      ) : (
+        endWords(where)
+      ),
+  },
+  {
+    id: 'proposed',
+    title: 'Proposed',
+    sorts: true,
+    cell: (one) =>
+      one.best ? (
+        <>
+          <SealGlyph state={VERDICT_GLYPHS[one.best.verdict]} label={VERDICT_WORDS[one.best.verdict]} />{' '}
+          {nameOf(one)}
+        </>
+      ) : (
+        <span className="tone-failed">no size on file fits</span>
+      ),
+  },
+  {
+    id: 'how',
+    title: 'How',
+    cell: ({ best, entry }) => (best && entry ? connectionWords(best.connection) : ''),
+  },
+  {
+    id: 'fitted',
+    title: 'Fitted now',
+    cell: (one) => <span className={isOther(one) ? 'tone-close' : ''}>{one.fitted ?? ''}</span>,
+  },
+];
+
+const Proposals = ({ proposals, site }: { proposals: readonly Proposal[]; site: Id }) => (
+  <ListTable
+    className="proposals"
+    label="Proposals"
+    source={listed(proposals, LISTED)}
+    search="Cable, entry or gland"
+    filters={FILTERS}
+    columns={columnsOf(site)}
+    keyOf={keyOf}
+    empty={null}
+  />
+);
+
+function Parts({ parts }: { parts: PartsList }) {
+  return (
+    <>
+      <h2>Parts list</h2>
+      <Table>
+        <Table.Tbody>
+          {parts.map(({ part, count: n }) => (
+            <Table.Tr key={part}>
+              <Table.Td className="figures">{n} ×</Table.Td>
+              <Table.Th scope="row">{part}</Table.Th>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </>
   );
 }
 

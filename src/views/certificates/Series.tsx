@@ -1,7 +1,7 @@
-import { Button, NativeSelect, Table, TextInput, UnstyledButton } from '@mantine/core';
-import { useState } from 'react';
+import { Button, Stack, Table } from '@mantine/core';
+import { useState, type ReactNode } from 'react';
 import { seriesOf, type SeriesPart } from '../../core/finder/series';
-import { jointTitle } from '../../core/words/en/kinds/titles';
+import { jointTitle, SCHOOL_WORDS } from '../../core/words/en/kinds/titles';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate, Id } from '../../core/record/types';
 import { assess } from '../../core/rulebook/assess';
@@ -11,6 +11,8 @@ import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
 import { drawRangeChart, type Drop } from '../../drawing/certificates/range-chart';
 import { DrawingView } from '../../ui/heart/DrawingView';
+import { listed } from '../../ui/list/source';
+import { SideList } from '../../ui/list/SideList';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { ImportPanel } from '../frame/ImportPanel';
@@ -21,27 +23,22 @@ import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { seriesTitle } from '../../core/words/en/series';
 import { useAddress } from '../hand/address';
 
-const STATES = ['', 'valid', 'superseded', 'withdrawn'] as const;
+const STATES = [
+  ['', 'every state'],
+  ['valid', 'valid'],
+  ['superseded', 'superseded'],
+  ['withdrawn', 'withdrawn'],
+] as const;
 
 /** Certificates on file: list, search, and one of them with its range charts and what it touches. */
 export function Series({ slice, site }: { slice: Slice; site: Id }) {
-  const [text, setText] = useState('');
-  const [state, setState] = useState('');
   const [{ certificate: chosen }, follow] = useAddress('certificate');
   const [files, setFiles] = useState(false);
   const all = slice.by('certificate', 'site', site).sort((a, b) => (a.number < b.number ? -1 : 1));
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = all.filter(
-    (one) =>
-      (state === '' || one.state === state) &&
-      words.every((word) =>
-        `${one.number} ${one.title} ${one.maker} ${kindTitle(one.kind)}`.toLowerCase().includes(word),
-      ),
-  );
   const certificate =
     slice.get('certificate', chosen ?? '') ??
-    shown.find(({ sheet }) => sheet.sizes.length > 0) ??
-    shown[0] ??
+    all.find(({ sheet }) => sheet.sizes.length > 0) ??
+    all[0] ??
     null;
   const open = (id: Id) => {
     follow({ certificate: id }, 'replace');
@@ -49,71 +46,79 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
   };
   return (
     <div className="series">
-      <aside>
-        <TextInput
-          className="field"
-          label="Number, title or kind"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          placeholder="for example barrier"
-        />
-        <NativeSelect
-          className="field"
-          label="State"
-          value={state}
-          onChange={(event) => setState(event.target.value)}
-        >
-          {STATES.map((one) => (
-            <option key={one} value={one}>
-              {one === '' ? 'every state' : one}
-            </option>
-          ))}
-        </NativeSelect>
-        {all.length === 0 && <p>No certificate is on file. Type the first one, or take in its file.</p>}
-        {all.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
-        <ul>
-          {shown.map((one) => (
-            <li key={one.id}>
-              <UnstyledButton
-                aria-current={one === certificate && !files ? 'page' : undefined}
-                onClick={() => open(one.id)}
-              >
-                <b>{one.number}</b>
-                <small>
-                  {kindTitle(one.kind)}
-                  {one.state !== 'valid' && <span className="tone-failed"> {one.state}</span>}
-                </small>
-              </UnstyledButton>
-            </li>
-          ))}
-        </ul>
-        <p className="aside-foot">
-          <a href={`/dossier/?site=${site}&table=certificate&record=new`}>Type a new one</a>
-          <UnstyledButton className="plain" onClick={() => setFiles(true)}>
+      <CertificateList all={all} current={files ? null : (certificate?.id ?? null)} onOpen={open}>
+        <Stack gap="xs" p="sm">
+          <Button
+            component="a"
+            variant="default"
+            href={`/dossier/?site=${site}&table=certificate&record=new`}
+          >
+            Type a new one
+          </Button>
+          <Button variant="default" onClick={() => setFiles(true)}>
             Files in and out
-          </UnstyledButton>
-        </p>
-      </aside>
+          </Button>
+        </Stack>
+      </CertificateList>
       <main id="main" tabIndex={-1}>
         {files || !certificate ? (
-          <>
-            <h1>Files in and out</h1>
-            <p>
-              A certificate with its sheet travels as JSON (docs/schemas/certificate.schema.json); sizes of
-              certificates on file also as CSV, one row per size.
-            </p>
-            <p>
-              <a className="button-link" href={exportAddress(site, 'sizes.csv')} download>
-                Sizes of every certificate (CSV)
-              </a>
-            </p>
-            <ImportPanel site={site} kinds={['certificate', 'sizes']} />
-          </>
+          <FilesPanel site={site} />
         ) : (
           <OneCertificate key={certificate.id} slice={slice} certificate={certificate} />
         )}
       </main>
     </div>
+  );
+}
+
+function CertificateList({
+  all,
+  current,
+  onOpen,
+  children,
+}: {
+  all: readonly Certificate[];
+  current: Id | null;
+  onOpen: (id: Id) => void;
+  children: ReactNode;
+}) {
+  const source = listed(all, {
+    key: ({ id }) => id,
+    words: (one) => `${one.number} ${one.title} ${one.maker} ${kindTitle(one.kind)}`,
+    only: { state: (one, value) => one.state === value },
+  });
+  return (
+    <SideList
+      label="Certificates on file"
+      source={source}
+      search="Number, title or kind"
+      placeholder="for example barrier"
+      filters={[{ id: 'state', label: 'State', options: STATES }]}
+      keyOf={({ id }) => id}
+      current={current}
+      onOpen={onOpen}
+      title={({ number }) => number}
+      beside={({ kind, state }) => `${kindTitle(kind)}${state === 'valid' ? '' : `, ${state}`}`}
+      empty={<p>No certificate is on file. Type the first one, or take in its file.</p>}
+    >
+      {children}
+    </SideList>
+  );
+}
+
+function FilesPanel({ site }: { site: Id }) {
+  return (
+    <>
+      <h1>Files in and out</h1>
+      <p>
+        A certificate with its sheet travels as JSON (docs/schemas/certificate.schema.json); sizes of
+        certificates on file also as CSV, one row per size.
+      </p>
+      <Button component="a" variant="default" href={exportAddress(site, 'sizes.csv')} download>
+        Sizes of every certificate (CSV)
+      </Button>
+      <ImportPanel site={site} kinds={['certificate', 'sizes']} />
+    </>
   );
 }
 
@@ -133,10 +138,16 @@ function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Cer
         <p>
           {title}, {certificate.maker}
         </p>
-        <a href={`/dossier/?site=${site}&table=certificate&record=${certificate.id}`}>Change it</a>
-        <UnstyledButton className="plain" onClick={save}>
+        <Button
+          component="a"
+          variant="default"
+          href={`/dossier/?site=${site}&table=certificate&record=${certificate.id}`}
+        >
+          Change it
+        </Button>
+        <Button variant="default" onClick={save}>
           Save as JSON
-        </UnstyledButton>
+        </Button>
       </header>
       {state !== 'valid' && (
         <p className="make-safe" role="alert">
@@ -228,7 +239,7 @@ function Facts({ certificate }: { certificate: Certificate }) {
       sheet.joints
         .map(
           ({ joint, school, range }) =>
-            `${jointTitle(joint)} by ${school}${range ? ` ${limits(range[0], range[1], UNIT[school] ?? '')}` : ''}`,
+            `${jointTitle(joint)} ${SCHOOL_WORDS[school]}${range ? `, ${limits(range[0], range[1], UNIT[school] ?? '')}` : ''}`,
         )
         .join('; ') || 'the sheet names none',
     ],

@@ -9,7 +9,7 @@ import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
 import { CLOCK_WORDS } from '../../core/words/en/makeoff';
-import { alarmState, askForNotifications, ring, setSound } from '../hand/alarm';
+import { alarmState, askForNotifications, clocksHere, ring, setSound } from '../hand/alarm';
 import { clockAddress } from '../hand/clock-address';
 import { ClockRing } from '../../ui/ClockRing';
 import { instrument as hand, say, useInstrument } from '../hand/hand';
@@ -36,7 +36,7 @@ function ClocksOf({ slice, site }: { slice: Slice; site: Id }) {
   const nowMs = useNow(1000);
   const [text, setText] = useState('');
   const [is, setIs] = useState<Clock['is'] | ''>('');
-  const { clocks, late } = clocksOfSite(slice, site, nowMs);
+  const { clocks, late } = clocksHere(site, nowMs);
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = clocks.filter(
     (clock) =>

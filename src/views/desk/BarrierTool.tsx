@@ -1,4 +1,5 @@
-import { UnstyledButton } from '@mantine/core';
+import { Button } from '@mantine/core';
+import { Toggle } from '../../ui/Toggle';
 import { useState } from 'react';
 import {
   barrierAnswers,
@@ -94,9 +95,9 @@ function ByPath({ dossier }: { dossier: Dossier | null }) {
               ? 'A barrier gland is needed.'
               : 'No barrier gland is needed.'}
         </Verdict>
-        <UnstyledButton className="small" onClick={() => setAnswers({})}>
+        <Button variant="default" onClick={() => setAnswers({})}>
           Start again
-        </UnstyledButton>
+        </Button>
       </div>
       <ol className="path">
         {asked.map(([question, answer]) => (
@@ -109,13 +110,13 @@ function ByPath({ dossier }: { dossier: Dossier | null }) {
                   ['no', false],
                 ] as const
               ).map(([words, value]) => (
-                <UnstyledButton
+                <Toggle
                   key={words}
-                  aria-pressed={answer === value}
+                  on={answer === value}
                   onClick={() => setAnswers({ ...answers, [question]: value })}
                 >
                   {words}
-                </UnstyledButton>
+                </Toggle>
               ))}
             </span>
           </li>

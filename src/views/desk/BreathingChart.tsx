@@ -13,7 +13,7 @@ import { END_KPA, START_KPA, type BreathingFit, type BreathingPoint } from '../.
 Chart.register(LineController, LineElement, PointElement, LinearScale, LogarithmicScale, Tooltip);
 
 /** Pressure over time on a log axis, with the two levels and the fitted line; the table beside it has the figures. */
-export function BreathingChart({
+export default function BreathingChart({
   points,
   fit,
 }: {

@@ -1,11 +1,12 @@
 import { readQuantity } from '../../core/quantity/quantity';
-import { Button, Table, TextInput, UnstyledButton } from '@mantine/core';
-import { useState } from 'react';
+import { Button, Table, TextInput } from '@mantine/core';
+import { lazy, Suspense, useState } from 'react';
 import { breathingFit, breathingTest, END_KPA, START_KPA } from '../../core/gland/breathing';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
-import { BreathingChart } from './BreathingChart';
 import { Verdict } from '../../ui/Figure';
+
+const BreathingChart = lazy(() => import('./BreathingChart'));
 
 interface Row {
   t: string;
@@ -84,13 +85,13 @@ export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
                     />
                   </Table.Td>
                   <Table.Td>
-                    <UnstyledButton
-                      className="small"
+                    <Button
+                      variant="default"
                       aria-label={`Take out reading ${i + 1}`}
                       onClick={() => setRows(rows.filter((_, j) => j !== i))}
                     >
                       ×
-                    </UnstyledButton>
+                    </Button>
                   </Table.Td>
                 </Table.Tr>
               ))}
@@ -109,7 +110,9 @@ export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
           />
         </div>
         <div>
-          <BreathingChart points={points} fit={fit} />
+          <Suspense fallback={<div className="chart" />}>
+            <BreathingChart points={points} fit={fit} />
+          </Suspense>
           {problem && (
             <p role="alert" className="tone-failed">
               {problem}

@@ -1,5 +1,5 @@
 import { readQuantity } from '../../core/quantity/quantity';
-import { Button, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { compoundFill, compoundTimes } from '../../core/gland/compound';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -76,12 +76,13 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
                   setCores(cores.map((c, j) => (j === i ? { ...c, diameter: event.target.value } : c)))
                 }
               />
-              <UnstyledButton
+              <Button
+                variant="default"
                 aria-label={`Take out line ${i + 1}`}
                 onClick={() => setCores(cores.filter((_, j) => j !== i))}
               >
                 ×
-              </UnstyledButton>
+              </Button>
             </span>
           ))}
           <Button variant="default" onClick={() => setCores([...cores, { count: '1', diameter: '2.5' }])}>

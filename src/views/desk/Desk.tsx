@@ -1,4 +1,5 @@
-import { NativeSelect, UnstyledButton } from '@mantine/core';
+import { Button, NativeSelect, NavLink } from '@mantine/core';
+import '@mantine/core/styles/NavLink.layer.css';
 import { useState, type ComponentType } from 'react';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
 import type { KeyBinding } from '../../ui/keys';
@@ -72,16 +73,17 @@ function DeskOf({
     <div className="desk">
       <nav aria-label="Helpers">
         <h2>Desk</h2>
-        <ul>
-          {TOOLS.map(({ id, title, what }) => (
-            <li key={id}>
-              <UnstyledButton aria-current={id === tool.id ? 'page' : undefined} onClick={() => onOpen(id)}>
-                <b>{title}</b>
-                <small>{what}</small>
-              </UnstyledButton>
-            </li>
-          ))}
-        </ul>
+        {TOOLS.map(({ id, title, what }) => (
+          <NavLink
+            key={id}
+            component="button"
+            active={id === tool.id}
+            aria-current={id === tool.id ? 'page' : undefined}
+            label={title}
+            description={what}
+            onClick={() => onOpen(id)}
+          />
+        ))}
       </nav>
       <main id="main" tabIndex={-1}>
         <header>
@@ -100,9 +102,9 @@ function DeskOf({
             ))}
           </NativeSelect>
           {entry && (
-            <a className="small" href={`/bench/?site=${site}&entry=${entry.id}`}>
+            <Button component="a" variant="default" href={`/bench/?site=${site}&entry=${entry.id}`}>
               To its bench
-            </a>
+            </Button>
           )}
         </header>
         {/* Another entry or helper starts from its own values. */}

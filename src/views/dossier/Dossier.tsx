@@ -1,4 +1,5 @@
-import { UnstyledButton } from '@mantine/core';
+import { NavLink } from '@mantine/core';
+import '@mantine/core/styles/NavLink.layer.css';
 import { useState } from 'react';
 import type { DossierTable, Payloads } from '../../core/commands/commands';
 import { useAddress } from '../hand/address';
@@ -71,18 +72,20 @@ function DossierOf({ state }: ViewProps) {
     <div className="dossier">
       <nav aria-label="Parts of the dossier">
         {tabs.map(([id, title]) => (
-          <UnstyledButton
+          <NavLink
             key={id}
+            component="button"
+            active={tab === id}
             aria-current={tab === id ? 'true' : undefined}
+            label={title}
+            rightSection={
+              id !== 'site' &&
+              id !== 'files' && <small className="figures">{recordsOf(slice, id, site).length}</small>
+            }
             onClick={() => leave.then(() => follow({ table: id, record: null, refused: null }, 'replace'))}
-          >
-            {title}
-            {id !== 'site' && id !== 'files' && (
-              <small className="figures">{recordsOf(slice, id, site).length}</small>
-            )}
-          </UnstyledButton>
+          />
         ))}
-        <a href="/dossier/?new=site">New site</a>
+        <NavLink href="/dossier/?new=site" label="New site" />
       </nav>
       <main id="main">
         {tab === 'site' && <SiteForm state={state} record={record} leave={leave} />}

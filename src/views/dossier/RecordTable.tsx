@@ -1,10 +1,12 @@
-import { Button, TextInput, UnstyledButton } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
 import type { ViewProps } from '../frame/Root';
+import { ListTable } from '../../ui/list/ListTable';
+import { listed, naturally } from '../../ui/list/source';
 import { FORMS } from './forms';
 import { FromRegister } from './FromRegister';
 import type { Leave } from './leave';
@@ -15,15 +17,17 @@ import { RecordPage } from './RecordPage';
 export function RecordTable({ table, state, leave }: ViewProps & { table: DossierTable; leave: Leave }) {
   const { slice, site } = state;
   const form = FORMS[table];
-  const [text, setText] = useState('');
   const [open, setOpen] = useState<Open | null>(() => openedAt(table));
   const [lending, setLending] = useState(false);
   const records = recordsOf(slice, table, site);
   const name = (record: Tables[DossierTable]) => nameOf(slice, table, record);
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = records.filter((record) => {
-    const said = `${name(record)} ${form.beside(record)}`.toLowerCase();
-    return words.every((word) => said.includes(word));
+  const source = listed(records, {
+    key: ({ id }) => id,
+    words: (record) => `${name(record)} ${form.beside(record)}`,
+    sorts: {
+      name: (a, b) => naturally(name(a), name(b)),
+      beside: (a, b) => naturally(form.beside(a), form.beside(b)),
+    },
   });
   if (open)
     return (
@@ -40,13 +44,6 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
     <>
       <div className="table-head">
         <h1>{form.title}</h1>
-        <TextInput
-          type="search"
-          aria-label={`Search ${form.title.toLowerCase()}`}
-          placeholder="Search"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
         {table === 'instrument' && (
           <Button variant="default" onClick={() => setLending(true)}>
             From the register
@@ -55,19 +52,19 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
         <Button onClick={() => setOpen({ as: 'new' })}>New {form.one}</Button>
       </div>
       {lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}
-      {records.length === 0 && <p className="empty">{form.empty}</p>}
-      {records.length > 0 && shown.length === 0 && (
-        <p className="empty">Nothing matches. Clear the search.</p>
-      )}
-      <ul className="records">
-        {shown.map((record) => (
-          <li key={record.id}>
-            <UnstyledButton className="plain" onClick={() => setOpen({ id: record.id })}>
-              <b>{name(record)}</b> <span className="quiet">{form.beside(record)}</span>
-            </UnstyledButton>
-          </li>
-        ))}
-      </ul>
+      <ListTable
+        className="records"
+        label={form.title}
+        source={source}
+        search={`Search ${form.title.toLowerCase()}`}
+        columns={[
+          { id: 'name', title: 'Name', sorts: true, cell: (record) => <b>{name(record)}</b> },
+          { id: 'beside', title: 'What it is', sorts: true, cell: (record) => form.beside(record) },
+        ]}
+        keyOf={({ id }) => id}
+        onOpen={(id) => setOpen({ id })}
+        empty={<p className="empty">{form.empty}</p>}
+      />
     </>
   );
 }

@@ -55,7 +55,10 @@ export const CABLE_FORM: TableForm = {
     measure('maxC', 'Highest temperature', 'temperature'),
     measure('minC', 'Lowest temperature', 'temperature'),
     ternary('screened', 'It has a screen'),
-    pick('filling', 'Filled: compact, extruded bedding, effectively filled', ['filled', 'not-filled']),
+    pick('filling', 'Compact, extruded bedding, effectively filled', ['filled', 'not-filled'], {
+      filled: 'yes, filled',
+      'not-filled': 'no',
+    }),
     {
       path: 'breathing',
       title: 'Breathing test of a sample',

@@ -19,7 +19,7 @@ import {
 } from './fields';
 import { LISTED_FIELD } from './listed-field';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
-import { jointTitle } from '../../core/words/en/kinds/titles';
+import { jointTitle, SCHOOL_WORDS } from '../../core/words/en/kinds/titles';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
 const SHAPES = ['round', 'flat', 'sector'];
@@ -242,7 +242,7 @@ export const CERTIFICATE_FORM: TableForm = {
       type: 'list',
       fields: [
         pick('joint', 'Joint', JOINTS, JOINT_TITLES),
-        pick('school', 'Closed by', SCHOOLS),
+        pick('school', 'Closed', SCHOOLS, SCHOOL_WORDS),
         {
           path: 'range',
           title: 'Limits (turns, mm or N·m)',

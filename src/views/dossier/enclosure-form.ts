@@ -61,7 +61,9 @@ export const ENCLOSURE_FORM: TableForm = {
       nullable: true,
       fields: [
         text('label', 'Label'),
-        pick('closure', 'Closed by', ['plug', 'transport-plug', 'none']),
+        pick('closure', 'Closed by', ['plug', 'transport-plug', 'none'], {
+          'transport-plug': 'transport plug',
+        }),
         ternary('needsTool', 'Comes out only with a tool'),
         ternary('inAdaptor', 'Sits in an adaptor'),
         concepts('concepts', 'Protection of the plug'),

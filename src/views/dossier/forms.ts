@@ -105,7 +105,10 @@ export const FORMS: Record<DossierTable, TableForm> = {
         fields: [
           date('from', 'From'),
           date('to', 'To'),
-          pick('found', 'Found at its end', ['within', 'out']),
+          pick('found', 'Found at its end', ['within', 'out'], {
+            within: 'within its limits',
+            out: 'out of its limits',
+          }),
           free('certificate', 'Certificate'),
         ],
       },
@@ -162,10 +165,17 @@ export const FORMS: Record<DossierTable, TableForm> = {
   },
 };
 
+/** How readings near a limit are taken. */
+const ACCEPTANCE_WORDS: Readonly<Record<string, string>> = {
+  guarded: 'sound only where inside by the uncertainty',
+  simple: 'as they are read',
+  'guarded-reject': 'failed only where outside by the uncertainty',
+};
+
 /** Fields of a site. */
 export const SITE_FIELDS: readonly Field[] = [
   text('name', 'Name'),
-  pick('acceptance', 'Readings near a limit', ['guarded', 'simple', 'guarded-reject']),
+  pick('acceptance', 'Readings near a limit', ['guarded', 'simple', 'guarded-reject'], ACCEPTANCE_WORDS),
   pick('scheme', 'Areas classified by', ['zones', 'divisions']),
   pick('barrierSchool', 'Barrier rule of', ['2013', '2007']),
   { path: 'references', title: 'References', type: 'reference-set' },

@@ -1,4 +1,4 @@
-import { UnstyledButton } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { Component, type ReactNode } from 'react';
 
 /** What is shown when a view fails: nothing recorded is lost, and a reload usually mends it. */
@@ -18,9 +18,9 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { failed: 
           Everything you recorded is kept on this device. Reload the page; if it fails again, report this:
         </p>
         <p className="figures">{this.state.failed.message}</p>
-        <UnstyledButton className="small" onClick={() => location.reload()}>
+        <Button variant="default" onClick={() => location.reload()}>
           Reload
-        </UnstyledButton>
+        </Button>
       </main>
     );
   }

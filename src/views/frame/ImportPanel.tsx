@@ -1,3 +1,4 @@
+import { DropArea } from '../../ui/DropArea';
 import { FileChoice } from '../../ui/FileChoice';
 import { Button, NativeSelect } from '@mantine/core';
 import { useRef, useState } from 'react';
@@ -76,11 +77,13 @@ export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: reado
           </option>
         ))}
       </NativeSelect>
-      <FileChoice
-        title="Choose the file"
-        accept={KINDS[kind].accept}
-        onFiles={([file]) => void read(file!)}
-      />
+      <DropArea onFile={(file) => void read(file)}>
+        <FileChoice
+          title="Choose the file"
+          accept={KINDS[kind].accept}
+          onFiles={([file]) => void read(file!)}
+        />
+      </DropArea>
       {reading && (
         <TaskBar task={reading} words={`Reading ${name}`} onCancel={() => abort.current?.abort()} />
       )}

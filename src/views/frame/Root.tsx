@@ -29,20 +29,20 @@ import '@mantine/core/styles/AppShell.layer.css';
 import '@mantine/core/styles/Kbd.layer.css';
 import '@mantine/core/styles/Tabs.layer.css';
 import '@mantine/core/styles/SegmentedControl.layer.css';
-import { AppShell, Button, MantineProvider, TextInput } from '@mantine/core';
-import { useForm } from '@mantine/form';
+import { AppShell, Button, MantineProvider } from '@mantine/core';
 import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import type { DeviceState } from '../../device/device';
 import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
 import { cssVariables, theme } from '../../ui/theme';
-import { device, onSaid, startDevice, useDevice, type Said as SaidNews } from '../hand/hand';
+import { onSaid, startDevice, useDevice, type Said as SaidNews } from '../hand/hand';
 import { ErrorBoundary } from './ErrorBoundary';
 import { Head } from './Head';
 import type { ViewName } from './way';
 import { Notices } from './Notices';
 
 const Palette = lazy(() => import('./Palette'));
+const WhoAreYou = lazy(() => import('./WhoAreYou'));
 const KeyList = lazy(() => import('./KeyList'));
 const Voice = lazy(() => import('./Voice'));
 
@@ -108,10 +108,9 @@ function Content({
   state: DeviceState;
   children: (state: ViewProps['state']) => ReactNode;
 }) {
-  if (state.ready === 'ready' && !state.person)
-    return <WhoAreYou people={state.people.map(({ name }) => name)} />;
+  if (state.ready === 'ready' && !state.person) return <Who state={state} />;
   if (state.ready === 'ready' && state.site !== null) return <>{children(state as ViewProps['state'])}</>;
-  if (state.ready === 'no-person') return <WhoAreYou people={state.people.map(({ name }) => name)} />;
+  if (state.ready === 'no-person') return <Who state={state} />;
   if (state.ready === 'no-site') {
     return (
       <main id="main" className="empty">
@@ -140,32 +139,11 @@ function Content({
   );
 }
 
-function WhoAreYou({ people }: { people: readonly string[] }) {
-  const form = useForm({
-    mode: 'controlled',
-    initialValues: { name: '' },
-    validate: {
-      name: (name) => (name.trim().length < 2 || name.length > 60 ? 'Type a name of 2 to 60 letters.' : null),
-    },
-  });
-  const signIn = (who: string) =>
-    device.signIn(who).catch((error: Error) => form.setFieldError('name', error.message));
-  return (
-    <main id="main" className="empty">
-      <h1>Who are you?</h1>
-      <p>Your name stands beside everything that you record.</p>
-      {people.map((person) => (
-        <Button key={person} variant="default" mr="sm" mb="sm" onClick={() => void signIn(person)}>
-          {person}
-        </Button>
-      ))}
-      <form noValidate onSubmit={form.onSubmit(({ name }) => void signIn(name))}>
-        <TextInput label="Another name" autoComplete="name" mb="sm" {...form.getInputProps('name')} />
-        <Button type="submit">Continue</Button>
-      </form>
-    </main>
-  );
-}
+const Who = ({ state: { people } }: { state: DeviceState }) => (
+  <Suspense fallback={null}>
+    <WhoAreYou people={people.map(({ name }) => name)} />
+  </Suspense>
+);
 
 /** What is said comes up with the first word: a page that says nothing does not load it. */
 function Said() {

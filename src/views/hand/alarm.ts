@@ -61,16 +61,18 @@ export function ring(): void {
   }
 }
 
-let looked: { key: string; clocks: readonly Clock[] } | null = null;
+let looked: { key: string; found: SiteClocks } | null = null;
+
+type SiteClocks = ReturnType<typeof clocksOfSite>;
 
 /** How often clocks of the past are let go of, ms. An hour in milliseconds. */
 const LET_GO_MS = 3_600_000;
 
 /** The clocks of the open site: looked for anew only when a record has changed, or an hour is over. */
-function clocksHere(site: Id, nowMs: number): readonly Clock[] {
+export function clocksHere(site: Id, nowMs: number): SiteClocks {
   const key = `${site} ${device.touched.version} ${Math.floor(nowMs / LET_GO_MS)}`;
-  if (looked?.key !== key) looked = { key, clocks: clocksOfSite(device.state().slice, site, nowMs).clocks };
-  return looked.clocks;
+  if (looked?.key !== key) looked = { key, found: clocksOfSite(device.state().slice, site, nowMs) };
+  return looked.found;
 }
 
 /** Looks at the clocks of the site, rings those that have run out since, and says how many are due. */
@@ -78,7 +80,7 @@ export function watchClocks(): { due: number; running: number } {
   const { site, ready } = device.state();
   if (ready !== 'ready' || site === null) return { due: 0, running: 0 };
   const nowMs = Date.parse(now());
-  const clocks = clocksHere(site, nowMs);
+  const { clocks } = clocksHere(site, nowMs);
   const due = clocks.filter((clock) => !clock.stopped && Date.parse(clock.due) <= nowMs);
   // A clock whose temperature moved its end may ring again.
   const fresh = due.filter((clock) => !rung.has(`${clock.id} ${clock.due}`));

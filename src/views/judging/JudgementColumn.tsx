@@ -5,7 +5,7 @@ import type { Defect, EntryStatus } from '../../core/record/types';
 import { basisOf } from '../../core/rulebook/basis';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { checkTitle } from '../../core/words/en/checks/index';
-import { settling, statement } from '../../core/words/en/findings';
+import { settling, statementParts } from '../../core/words/en/findings';
 import { count, day } from '../../core/words/en/format';
 import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfFinding, glyphOfState } from '../../ui/glyph-state';
@@ -141,18 +141,24 @@ interface SaidFinding {
   outcome: Finding['outcome'];
   glyph: GlyphState;
   statement: string;
+  /** What it rests on, one below the other; a text with a line for each. */
+  points: string;
   settle: string;
   basis: string;
 }
 
-const saidOf = (finding: Finding, dossier: Dossier): SaidFinding => ({
-  check: finding.check,
-  outcome: finding.outcome,
-  glyph: glyphOfFinding(finding),
-  statement: statement(finding),
-  settle: [finding, ...finding.also].map(settling).find(Boolean) ?? '',
-  basis: basisOf(finding.check, dossier),
-});
+function saidOf(finding: Finding, dossier: Dossier): SaidFinding {
+  const { sentence, points } = statementParts(finding);
+  return {
+    check: finding.check,
+    outcome: finding.outcome,
+    glyph: glyphOfFinding(finding),
+    statement: sentence,
+    points: points.join('\n'),
+    settle: [finding, ...finding.also].map(settling).find(Boolean) ?? '',
+    basis: basisOf(finding.check, dossier),
+  };
+}
 
 interface ItemProps {
   said: SaidFinding;
@@ -173,6 +179,15 @@ const Item = memo(
           <SealGlyph state={glyph} label={`${checkTitle(check)}: ${outcome}`} />
           <span>
             <span className="statement">{said.statement}</span>
+            {said.points && (
+              <span className="points" role="list">
+                {said.points.split('\n').map((point) => (
+                  <small key={point} role="listitem">
+                    {point}
+                  </small>
+                ))}
+              </span>
+            )}
             {said.settle && <small>{said.settle}</small>}
             <small>
               {check} · {said.basis}

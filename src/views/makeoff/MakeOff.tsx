@@ -41,7 +41,6 @@ export default function MakeOffView() {
                 dossier={opened.dossier}
                 work={opened.work}
                 plan={opened.plan}
-                slice={records}
                 onSeal={() => setClosing(true)}
               />
             ) : (

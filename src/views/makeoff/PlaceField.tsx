@@ -1,4 +1,4 @@
-import { NativeSelect, UnstyledButton } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
@@ -78,9 +78,9 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
             error={problem?.text === typed ? problem.said : null}
             onText={setTyped}
           />
-          <UnstyledButton type="submit" className="big">
+          <Button type="submit" variant="default">
             Enter
-          </UnstyledButton>
+          </Button>
           <NativeSelect
             className="field"
             label="Instrument"
@@ -94,9 +94,9 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
             ))}
           </NativeSelect>
           {live && (
-            <UnstyledButton className="big" onClick={() => target && takeLive(target, hand.line, nominal)}>
+            <Button variant="default" onClick={() => target && takeLive(target, hand.line, nominal)}>
               Take <LiveValue of={live.id} />
-            </UnstyledButton>
+            </Button>
           )}
         </div>
       )}

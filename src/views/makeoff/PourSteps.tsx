@@ -1,4 +1,4 @@
-import { Button, Checkbox, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { now } from '../../client/clock';
 import { currentInstruments } from '../../core/record/instruments';
@@ -133,9 +133,9 @@ function Degrees({ title, measure, site }: { title: string; measure: Measure; si
     <div className="place-row">
       <MeasureInput label={title} {...fieldOf(measure)} />
       {thermometer && (
-        <UnstyledButton className="big" onClick={take}>
+        <Button variant="default" onClick={take}>
           {thermometer.tag} <LiveValue of={thermometer.id} />
-        </UnstyledButton>
+        </Button>
       )}
     </div>
   );

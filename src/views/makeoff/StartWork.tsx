@@ -1,4 +1,5 @@
-import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, NativeSelect, NavLink, TextInput } from '@mantine/core';
+import '@mantine/core/styles/NavLink.layer.css';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import { planOf, type Plan } from '../../core/makeoff/plan';
@@ -49,9 +50,9 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
       <p className="start-links">
         <a href={`/certificates/?site=${site}&tab=find&entry=${entry.id}`}>Find or change the gland</a>
         <a href={`/bench/?site=${site}&entry=${entry.id}`}>Bench</a>
-        <UnstyledButton className="plain" onClick={() => onOpen(null)}>
+        <Button variant="default" onClick={() => onOpen(null)}>
           Another entry
-        </UnstyledButton>
+        </Button>
       </p>
       {!transit && (!cable || !size) ? (
         <p className="make-safe" role="alert">
@@ -161,10 +162,7 @@ function ChooseEntry({
       <ul className="choose">
         {entries.slice(0, 60).map(({ entry, title, what }) => (
           <li key={entry.id}>
-            <UnstyledButton onClick={() => onOpen(entry.id)}>
-              <b>{title}</b>
-              <small>{what}</small>
-            </UnstyledButton>
+            <NavLink component="button" label={title} description={what} onClick={() => onOpen(entry.id)} />
           </li>
         ))}
       </ul>

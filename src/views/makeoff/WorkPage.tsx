@@ -1,10 +1,9 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { clocksOfSite } from '../../core/makeoff/clocks';
+import { clocksHere } from '../hand/alarm';
 import { stageOf } from '../../core/makeoff/stage';
 import type { Plan, PlanPart, PlanStep } from '../../core/makeoff/plan';
 import { partTick } from '../../core/kinds/kinds';
-import type { Slice } from '../../core/record/slice';
 import type { MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { count } from '../../core/words/en/format';
@@ -25,7 +24,6 @@ interface Props {
   dossier: Dossier;
   work: MakeOff;
   plan: Plan;
-  slice: Slice;
   onSeal: () => void;
 }
 
@@ -46,13 +44,13 @@ const slipStep = (part: PlanPart): PlanStep => ({
 });
 
 /** The work on one entry: one step at a time beside the state it leaves the entry in. */
-export function WorkPage({ dossier, work, plan, slice, onSeal }: Props) {
+export function WorkPage({ dossier, work, plan, onSeal }: Props) {
   const { entry, enclosure, cable, certificate, size } = dossier;
   const [initials, setInitials] = useState(() => initialsOf(device.state().person?.name ?? ''));
   const [chosen, setChosen] = useState<string | null>(null);
   const current = chosen ?? plan.next;
   const nowMs = useNow(1000);
-  const { clocks, late } = clocksOfSite(slice, entry.site, nowMs);
+  const { clocks, late } = clocksHere(entry.site, nowMs);
   const own = clocks.filter(
     (clock) => clock.entry === entry.id || (cable?.mineral && clock.cable === cable.id),
   );

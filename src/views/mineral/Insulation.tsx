@@ -1,5 +1,5 @@
 import { Button, Table } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { historyOf } from '../../core/rulebook/cable-tests';
 import { isSignificant, type Trend } from '../../core/mineral/trend';
 import type { Slice } from '../../core/record/slice';
@@ -8,9 +8,10 @@ import { count, figure } from '../../core/words/en/format';
 import { now } from '../../client/clock';
 import { InsulationGrid } from '../testing/InsulationGrid';
 import { megohmWords } from '../testing/insulation-words';
-import { LogChart } from '../testing/LogChart';
 import { StartTest } from '../testing/StartTest';
 import { testsOf } from '../testing/tests-of';
+
+const LogChart = lazy(() => import('../testing/LogChart'));
 
 const DAY_MS = 86_400_000;
 const YEAR_MS = 365.25 * DAY_MS;
@@ -76,14 +77,16 @@ function History({ cable, tests }: { cable: Cable; tests: readonly InsulationTes
   return (
     <section>
       <h2>The worst pair of every test</h2>
-      <LogChart
-        points={drawn.points}
-        fitted={drawn.line}
-        threshold={serviceMegohm}
-        xTitle="Year"
-        label="Insulation over the years"
-        xWords={yearWords}
-      />
+      <Suspense fallback={<div className="chart" />}>
+        <LogChart
+          points={drawn.points}
+          fitted={drawn.line}
+          threshold={serviceMegohm}
+          xTitle="Year"
+          label="Insulation over the years"
+          xWords={yearWords}
+        />
+      </Suspense>
       <p className={crossing ? 'tone-close' : ''} role="status">
         {crossing
           ? `At this rate it falls below ${megohmWords(serviceMegohm)} in ${month(crossing.t)}${crossing.expanded === null ? '' : `, give or take ${spanWords(crossing.expanded)}`}.`

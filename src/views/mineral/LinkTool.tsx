@@ -1,4 +1,5 @@
-import { Button, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
+import { Toggle } from '../../ui/Toggle';
 import { useState } from 'react';
 import { readQuantity } from '../../core/quantity/quantity';
 import { LEAST_BEND, linkLengths, linkToleranceMm } from '../../core/mineral/link';
@@ -127,12 +128,13 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
                 onChange={(event) => setStraights(change(straights, i, { off: event.target.value }))}
               />
               {straights.length > 1 && (
-                <UnstyledButton
+                <Button
+                  variant="default"
                   aria-label={`Take straight ${i + 1} out`}
                   onClick={() => setStraights(straights.filter((_, j) => j !== i))}
                 >
                   ×
-                </UnstyledButton>
+                </Button>
               )}
             </div>
           ))}
@@ -168,18 +170,16 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
                 value={one.offMm}
                 onChange={(event) => setBends(change(bends, i, { offMm: event.target.value }))}
               />
-              <UnstyledButton
-                aria-pressed={one.right}
-                onClick={() => setBends(change(bends, i, { right: !one.right }))}
-              >
+              <Toggle on={one.right} onClick={() => setBends(change(bends, i, { right: !one.right }))}>
                 {one.right ? 'right' : 'left'}
-              </UnstyledButton>
-              <UnstyledButton
+              </Toggle>
+              <Button
+                variant="default"
                 aria-label={`Take bend ${i + 1} out`}
                 onClick={() => setBends(bends.filter((_, j) => j !== i))}
               >
                 ×
-              </UnstyledButton>
+              </Button>
             </div>
           ))}
           <Button

@@ -1,5 +1,6 @@
-import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
-import { useState } from 'react';
+import { listed } from '../../ui/list/source';
+import { SideList } from '../../ui/list/SideList';
+import { TabBar } from '../../ui/TabBar';
 import { historyOf, stateOfTest } from '../../core/rulebook/cable-tests';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, Id } from '../../core/record/types';
@@ -48,44 +49,33 @@ export default function MineralDesk() {
               onOpen={(id) => open({ cable: id })}
             />
             <main id="main" tabIndex={-1}>
-              <nav className="mineral-tabs" aria-label="Mineral desk">
-                {TABS.map(([id, title]) => (
-                  <UnstyledButton
-                    key={id}
-                    aria-current={id === tab ? 'page' : undefined}
-                    onClick={() => open({ tab: id })}
-                  >
-                    {title}
-                  </UnstyledButton>
-                ))}
-              </nav>
-              <h1>
-                {tab === 'marks' || tab === 'link'
-                  ? TABS.find(([id]) => id === tab)![1]
-                  : (chosen?.tag ?? 'Mineral desk')}
-              </h1>
-              {tab === 'insulation' &&
-                (chosen ? (
-                  <Insulation key={chosen.id} slice={slice} cable={chosen} />
-                ) : (
-                  <NoCable site={site} />
-                ))}
-              {tab === 'ends' &&
-                (chosen ? (
-                  <BothEnds key={chosen.id} slice={slice} cable={chosen} />
-                ) : (
-                  <NoCable site={site} />
-                ))}
-              {tab === 'drying' &&
-                (chosen ? <Drying key={chosen.id} slice={slice} cable={chosen} /> : <NoCable site={site} />)}
-              {tab === 'marks' && <MarkOut key={chosen?.id} slice={slice} cable={chosen} />}
-              {tab === 'link' && <LinkTool key={chosen?.id} cable={chosen} />}
+              <TabBar label="Mineral desk" tabs={TABS} value={tab} onChange={(next) => open({ tab: next })}>
+                <h1>
+                  {tab === 'marks' || tab === 'link'
+                    ? TABS.find(([id]) => id === tab)![1]
+                    : (chosen?.tag ?? 'Mineral desk')}
+                </h1>
+                <Opened tab={tab} slice={slice} cable={chosen} site={site} />
+              </TabBar>
             </main>
           </div>
         );
       }}
     </Root>
   );
+}
+
+type Tab = (typeof TABS)[number][0];
+
+/** What lies under a tab; most of it needs a cable. */
+function Opened({ tab, slice, cable, site }: { tab: Tab; slice: Slice; cable: Cable | null; site: Id }) {
+  const key = cable?.id;
+  if (tab === 'marks') return <MarkOut key={key} slice={slice} cable={cable} />;
+  if (tab === 'link') return <LinkTool key={key} cable={cable} />;
+  if (!cable) return <NoCable site={site} />;
+  if (tab === 'insulation') return <Insulation key={key} slice={slice} cable={cable} />;
+  if (tab === 'ends') return <BothEnds key={key} slice={slice} cable={cable} />;
+  return <Drying key={key} slice={slice} cable={cable} />;
 }
 
 function NoCable({ site }: { site: Id }) {
@@ -128,53 +118,31 @@ function CableList({
   current: Id | null;
   onOpen: (id: Id) => void;
 }) {
-  const [text, setText] = useState('');
-  const [state, setState] = useState('');
   const rows = cables.map((cable) => ({ cable, ...standing(slice, cable) }));
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = rows.filter(
-    ({ cable, words: said }) =>
-      (state === '' || said === state) &&
-      words.every((word) => `${cable.tag} ${cable.from} ${cable.to}`.toLowerCase().includes(word)),
-  );
+  const source = listed(rows, {
+    key: ({ cable }) => cable.id,
+    words: ({ cable }) => `${cable.tag} ${cable.from} ${cable.to}`,
+    only: { state: ({ words }, value) => words === value },
+  });
+  const states = [...new Set(rows.map(({ words }) => words))];
   return (
-    <aside>
-      <TextInput
-        className="field"
-        label="Cable, from or to"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
-      <NativeSelect
-        className="field"
-        label="Show"
-        value={state}
-        onChange={(event) => setState(event.target.value)}
-      >
-        <option value="">every cable</option>
-        {[...new Set(rows.map(({ words: said }) => said))].map((said) => (
-          <option key={said}>{said}</option>
-        ))}
-      </NativeSelect>
-      {cables.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
-      <ul>
-        {shown.map(({ cable, glyph, words: said }) => (
-          <li key={cable.id}>
-            <UnstyledButton
-              aria-current={cable.id === current ? 'page' : undefined}
-              onClick={() => onOpen(cable.id)}
-            >
-              <SealGlyph state={glyph} label={said} />
-              <span>
-                <b>{cable.tag}</b> <small>{said}</small>
-                <small className="from-to">
-                  {cable.from} to {cable.to}
-                </small>
-              </span>
-            </UnstyledButton>
-          </li>
-        ))}
-      </ul>
-    </aside>
+    <SideList
+      label="Mineral cables"
+      source={source}
+      search="Cable, from or to"
+      filters={[
+        {
+          id: 'state',
+          label: 'Show',
+          options: [['', 'every cable'], ...states.map((one) => [one, one] as const)],
+        },
+      ]}
+      keyOf={({ cable }) => cable.id}
+      current={current}
+      onOpen={onOpen}
+      mark={({ glyph, words }) => <SealGlyph state={glyph} label={words} />}
+      title={({ cable }) => cable.tag}
+      beside={({ cable, words }) => `${words}; ${cable.from} to ${cable.to}`}
+    />
   );
 }

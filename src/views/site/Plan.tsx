@@ -1,79 +1,249 @@
-import type { Area, Enclosure } from '../../core/record/types';
+import { ActionIcon, Group, SegmentedControl } from '@mantine/core';
+import '@mantine/core/styles/ActionIcon.layer.css';
+import { IconMinus, IconPlus, IconZoomReset } from '@tabler/icons-react';
+import { useMemo, useState } from 'react';
+import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
+import type { Area, Enclosure, Id } from '../../core/record/types';
+import { count } from '../../core/words/en/format';
 import { STATE_WORDS } from '../../core/words/en/labels';
+import { layoutSite, type PlannedArea, type PlannedBox } from '../../drawing/site-plan';
 import { glyphOfState } from '../../ui/glyph-state';
 import { GlyphShapes } from '../../ui/heart/SealGlyph';
+import { surfaceOf } from '../hand/surface';
 import type { Stop } from './stop';
+import { useZoom } from './use-zoom';
 
-/** Size of a mark and the step between the marks of one enclosure, m. */
+/** Size of a mark, m per unit of its drawing. */
 const MARK_M = 0.085;
-const STEP_M = 2.2;
+/** Under so many pixels a mark is no mark any more: one stands for its enclosure. */
+const LEAST_MARK_PX = 11;
+/** Width of a letter over its height, about. */
+const LETTER = 0.56;
 
-/** The plan of the site: its areas, and every entry as a seal glyph where its enclosure hangs. In metres. */
-export function Plan({
-  areas,
-  enclosures,
-  stops,
-}: {
+/** What is laid over the plan. */
+type Overlay = 'state' | 'defects' | 'overdue';
+const OVERLAYS: { value: Overlay; label: string }[] = [
+  { value: 'state', label: 'State' },
+  { value: 'defects', label: 'Open defects' },
+  { value: 'overdue', label: 'Overdue' },
+];
+
+/** How many of what is laid over the plan an entry has. */
+export type Counts = ReadonlyMap<Id, { open: number; overdue: number }>;
+
+interface PlanProps {
   areas: readonly Area[];
   enclosures: readonly Enclosure[];
   stops: readonly Stop[];
-}) {
-  const [left, top, right, bottom] = boundsOf(areas);
+  /** Whether an entry is shown; the plan stays as it is. */
+  shows: (stop: Stop) => boolean;
+  counts: Counts;
+}
+
+/**
+ * The plan of the site in metres: its areas, and every entry as a seal glyph where its enclosure hangs. It is moved and
+ * zoomed; far away one mark stands for an enclosure.
+ */
+export function Plan({ areas, enclosures, stops, shows, counts }: PlanProps) {
+  const [overlay, setOverlay] = useState<Overlay>('state');
+  const byEnclosure = useMemo(() => grouped(stops), [stops]);
+  const plan = useMemo(
+    () => layoutSite(areas, enclosures, (id) => byEnclosure.get(id)?.length ?? 0),
+    [areas, enclosures, byEnclosure],
+  );
+  const { svg, transform, pxPerM, by, reset } = useZoom(plan.view);
+  const shown = (box: PlannedBox) => byEnclosure.get(box.enclosure.id) ?? [];
   return (
-    <svg
-      className="plan"
-      viewBox={`${left - 1.5} ${top - 1.5} ${right - left + 3} ${bottom - top + 3}`}
-      role="group"
-      aria-label="Plan of the site"
-    >
-      {areas.map((area) => (
-        <g key={area.id}>
-          <rect {...area.outlineM} className={`area zone-${area.zone ?? 'none'}`} />
-          <text x={area.outlineM.x + 0.7} y={area.outlineM.y + 1.7} className="area-name">
-            {area.name}
-          </text>
-          <text x={area.outlineM.x + 0.7} y={area.outlineM.y + 3} className="area-zone">
-            {zoneWords(area)}
-          </text>
+    <>
+      <Group gap="xs" mb={6} className="plan-tools">
+        <SegmentedControl
+          aria-label="Laid over the plan"
+          value={overlay}
+          data={OVERLAYS}
+          onChange={(value) => setOverlay(value as Overlay)}
+        />
+        <ZoomButtons by={by} reset={reset} />
+      </Group>
+      <svg
+        ref={svg}
+        className="plan"
+        viewBox={`${plan.view.x} ${plan.view.y} ${plan.view.width} ${plan.view.height}`}
+        role="group"
+        aria-label="Plan of the site"
+      >
+        <g transform={transform}>
+          {plan.areas.map((planned) => (
+            <AreaShape key={planned.area.id} planned={planned}>
+              {planned.boxes.map((box) => (
+                <BoxShape
+                  key={box.enclosure.id}
+                  box={box}
+                  stops={shown(box)}
+                  scale={planned.scale}
+                  far={pxPerM * planned.scale * 2 < LEAST_MARK_PX}
+                  shows={shows}
+                  overlay={overlay}
+                  counts={counts}
+                />
+              ))}
+            </AreaShape>
+          ))}
         </g>
-      ))}
-      {enclosures.map((enclosure) => {
-        const { x, y } = enclosure.positionM;
-        const own = stops.filter((stop) => stop.enclosure.id === enclosure.id);
-        const width = Math.max(own.length, 1) * STEP_M + 0.4;
-        return (
-          <g key={enclosure.id} transform={`translate(${x} ${y})`}>
-            <rect x={-1.3} y={-1.2} width={width} height={2.4} className="box" />
-            <text x={-1.2} y={-1.6} className="tag">
-              {enclosure.tag}
-            </text>
-            {own.map(({ entry, standing }, i) => (
-              <a
-                key={entry.id}
-                href={`/bench/?entry=${entry.id}&site=${entry.site}`}
-                aria-label={`${enclosure.tag}, entry ${entry.label}: ${STATE_WORDS[standing]}`}
-              >
-                <g transform={`translate(${i * STEP_M} 0) scale(${MARK_M})`}>
-                  <circle r="13" fill="var(--sheet)" />
-                  <GlyphShapes state={glyphOfState(standing)} />
-                </g>
-              </a>
-            ))}
-          </g>
-        );
-      })}
-    </svg>
+      </svg>
+    </>
   );
 }
 
-function boundsOf(areas: readonly Area[]): [number, number, number, number] {
-  if (areas.length === 0) return [0, 0, 30, 20];
-  return [
-    Math.min(...areas.map(({ outlineM }) => outlineM.x)),
-    Math.min(...areas.map(({ outlineM }) => outlineM.y)),
-    Math.max(...areas.map(({ outlineM }) => outlineM.x + outlineM.width)),
-    Math.max(...areas.map(({ outlineM }) => outlineM.y + outlineM.height)),
-  ];
+function ZoomButtons({ by, reset }: { by: (factor: number) => void; reset: () => void }) {
+  return (
+    <ActionIcon.Group>
+      <ActionIcon variant="default" size={48} aria-label="Nearer" onClick={() => by(1.5)}>
+        <IconPlus aria-hidden="true" />
+      </ActionIcon>
+      <ActionIcon variant="default" size={48} aria-label="Farther" onClick={() => by(1 / 1.5)}>
+        <IconMinus aria-hidden="true" />
+      </ActionIcon>
+      <ActionIcon variant="default" size={48} aria-label="The whole site" onClick={reset}>
+        <IconZoomReset aria-hidden="true" />
+      </ActionIcon>
+    </ActionIcon.Group>
+  );
+}
+
+function AreaShape({ planned, children }: { planned: PlannedArea; children: React.ReactNode }) {
+  const { area, outline, scale } = planned;
+  return (
+    <g>
+      <rect {...outline} className={`area zone-${area.zone ?? 'none'}`} />
+      <text
+        x={outline.x + 0.7 * scale}
+        y={outline.y + 1.7 * scale}
+        fontSize={1.25 * scale}
+        className="area-name"
+      >
+        {cut(area.name, outline.width / scale, 1.25)}
+      </text>
+      <text
+        x={outline.x + 0.7 * scale}
+        y={outline.y + 3 * scale}
+        fontSize={1.05 * scale}
+        className="area-zone"
+      >
+        {cut(zoneWords(area), outline.width / scale, 1.05)}
+      </text>
+      {children}
+    </g>
+  );
+}
+
+interface BoxProps {
+  box: PlannedBox;
+  stops: readonly Stop[];
+  scale: number;
+  /** Too far away for a mark per entry. */
+  far: boolean;
+  shows: (stop: Stop) => boolean;
+  overlay: Overlay;
+  counts: Counts;
+}
+
+/** An enclosure with its entries; far away one mark says how the worst of them stands. */
+function BoxShape({ box, stops, scale, far, shows, overlay, counts }: BoxProps) {
+  const { enclosure, x, y, width, height, tagAt, marks } = box;
+  const worst = worstOf(stops.filter(shows));
+  return (
+    <g>
+      <rect x={x} y={y + 1.2 * scale} width={width} height={height - 1.2 * scale} className="box" />
+      {!far && (
+        <text x={tagAt[0]} y={tagAt[1]} fontSize={1.05 * scale} className="tag">
+          {cut(enclosure.tag, width / scale + 0.6, 1.05)}
+        </text>
+      )}
+      {far && worst ? (
+        <Mark stop={worst} at={[x + width / 2, y + 0.6 * scale + height / 2]} scale={scale * 1.5} beside={stops.length} />
+      ) : (
+        stops.map((stop, i) => shows(stop) && (
+          <Mark key={stop.entry.id} stop={stop} at={marks[i]!} scale={scale}>
+            <Badge n={counted(counts, stop.entry.id, overlay)} tone={overlay} />
+          </Mark>
+        ))
+      )}
+    </g>
+  ); // prettier-ignore
+}
+
+function grouped(stops: readonly Stop[]): ReadonlyMap<Id, Stop[]> {
+  const groups = new Map<Id, Stop[]>();
+  for (const stop of stops) {
+    const own = groups.get(stop.enclosure.id);
+    if (own) own.push(stop);
+    else groups.set(stop.enclosure.id, [stop]);
+  }
+  return groups;
+}
+
+const worstOf = (stops: readonly Stop[]): Stop | null =>
+  stops.reduce<Stop | null>(
+    (worst, one) =>
+      !worst || ENTRY_STATES.indexOf(one.standing) < ENTRY_STATES.indexOf(worst.standing) ? one : worst,
+    null,
+  );
+
+function counted(counts: Counts, entry: Id, overlay: Overlay): number {
+  const own = counts.get(entry);
+  if (!own || overlay === 'state') return 0;
+  return overlay === 'defects' ? own.open : own.overdue;
+}
+
+/** The mark of an entry, or of an enclosure of several, with where it leads. */
+function Mark({
+  stop,
+  at: [x, y],
+  scale,
+  beside = 1,
+  children,
+}: {
+  stop: Stop;
+  at: readonly [number, number];
+  scale: number;
+  /** How many entries it stands for. */
+  beside?: number;
+  children?: React.ReactNode;
+}) {
+  const { entry, enclosure, standing } = stop;
+  return (
+    <a href={surfaceOf(entry)} aria-label={markWords(enclosure.tag, entry.label, standing, beside)}>
+      <g transform={`translate(${x} ${y}) scale(${MARK_M * scale})`}>
+        <circle r="13" fill="var(--sheet)" />
+        <GlyphShapes state={glyphOfState(standing)} />
+        {children}
+      </g>
+    </a>
+  );
+}
+
+const markWords = (tag: string, label: string, state: EntryState, entries: number): string =>
+  entries > 1
+    ? `${tag}, ${count(entries, 'entry', 'entries')}, the worst: ${STATE_WORDS[state]}`
+    : `${tag}, entry ${label}: ${STATE_WORDS[state]}`;
+
+/** How many defects an entry has, over its mark. */
+function Badge({ n, tone }: { n: number; tone: Overlay }) {
+  if (n === 0) return null;
+  return (
+    <g className={`badge badge-${tone}`} transform="translate(9 -9)">
+      <circle r="7.5" />
+      <text textAnchor="middle" y="4" fontSize="11">
+        {n}
+      </text>
+    </g>
+  );
+}
+
+/** A text that stays inside a width, both in units of its letters' height. */
+function cut(text: string, width: number, size: number): string {
+  const most = Math.floor((width - 1) / (size * LETTER));
+  return text.length <= most ? text : `${text.slice(0, Math.max(most - 1, 1))}…`;
 }
 
 function zoneWords({ zone, group, temperatureClass, levelM }: Area): string {

@@ -1,21 +1,22 @@
-import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
-import type { EntryStatus, Grade, Id } from '../../core/record/types';
+import type { EntryStatus, Id } from '../../core/record/types';
 import { standingState } from '../../core/rulebook/assess';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
-import { day } from '../../core/words/en/format';
-import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
+import { count, day } from '../../core/words/en/format';
+import { STATE_WORDS } from '../../core/words/en/labels';
+import { matching, type Query } from '../../ui/list/source';
 import { glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
+import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { Root, type ViewProps } from '../frame/Root';
 import { useDevice, useStatuses } from '../hand/hand';
-import { Plan } from './Plan';
+import { Plan, type Counts } from './Plan';
 import type { Stop } from './stop';
+import { listedStops, Stops } from './Stops';
 import './site.css';
-import { kindTitle } from '../../core/words/en/kinds/kinds';
 
 /** Where things stand on a site. */
 export default function Site() {
@@ -25,14 +26,16 @@ export default function Site() {
 
 function SiteOf({ state }: ViewProps) {
   const { slice, site: siteId } = state;
-  const [text, setText] = useState('');
   const [only, setOnly] = useState<EntryState | 'all'>('all');
-  const [area, setArea] = useState('all');
+  const [query, setQuery] = useState<Query>({ text: '', only: {}, sort: '' });
   const statusOf = useStatuses();
   const stops = stopsOf(slice, siteId, statusOf);
   const site = slice.get('site', siteId);
   const areas = slice.by('area', 'site', siteId);
-  const shown = stops.filter((stop) => matches(stop, slice, text, only, area));
+  const shown = stops.filter(({ standing }) => only === 'all' || standing === only);
+  // The plan shows what the list has found.
+  const found = new Set(matching(shown, listedStops(slice), query));
+  const shows = (stop: Stop) => found.has(stop);
   if (!site)
     return (
       <main id="main" className="empty">
@@ -45,63 +48,50 @@ function SiteOf({ state }: ViewProps) {
         <div className="title">
           <h1>{site.name}</h1>
           <p className="quiet">
-            {stops.length} entries in {areas.length} areas
+            {count(stops.length, 'entry', 'entries')} in {count(areas.length, 'area')}
           </p>
         </div>
         {stops.length === 0 ? (
-          <div className="empty">
-            <h2>Nothing to inspect yet</h2>
-            <p>Make an area first, then an enclosure in it, then its entries; or import a cable schedule.</p>
-            <a href={`/dossier/?site=${siteId}`}>Open the dossier</a>
-          </div>
+          <Empty site={siteId} />
         ) : (
-          <Plan areas={areas} enclosures={slice.by('enclosure', 'site', siteId)} stops={shown} />
+          <Plan
+            areas={areas}
+            enclosures={slice.by('enclosure', 'site', siteId)}
+            stops={stops}
+            shows={shows}
+            counts={countsOf(slice, siteId, site.timeZone)}
+          />
         )}
       </main>
       <aside aria-label="Entries">
         <Summary stops={stops} only={only} onOnly={setOnly} />
         <WorstDefects slice={slice} site={siteId} timeZone={site.timeZone} />
-        <div className="filters">
-          <TextInput
-            type="search"
-            aria-label="Search entries"
-            placeholder="Search tag, cable, kind"
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-          <NativeSelect aria-label="Area" value={area} onChange={(event) => setArea(event.target.value)}>
-            <option value="all">All areas</option>
-            {areas.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </NativeSelect>
-        </div>
-        <ul className="stops">
-          {shown.map(({ entry, enclosure, area: a, status, standing }) => (
-            <li key={entry.id}>
-              <a href={`/bench/?entry=${entry.id}&site=${siteId}`}>
-                <SealGlyph state={glyphOfState(standing)} size={26} label={STATE_WORDS[standing]} />
-                <span>
-                  <b>
-                    {enclosure.tag}, entry {entry.label}
-                  </b>
-                  <small>
-                    {kindTitle(entry.kind)}, {a.name}
-                  </small>
-                </span>
-                <small className={toneOf(glyphOfState(standing))}>{statusWords(status, site.timeZone)}</small>
-              </a>
-            </li>
-          ))}
-          {shown.length === 0 && (
-            <li className="quiet none">No entry matches. Clear the search or the filter.</li>
-          )}
-        </ul>
+        <Stops slice={slice} stops={shown} areas={areas} timeZone={site.timeZone} onQuery={setQuery} />
       </aside>
     </div>
   );
+}
+
+const Empty = ({ site }: { site: Id }) => (
+  <div className="empty">
+    <h2>Nothing to inspect yet</h2>
+    <p>Make an area first, then an enclosure in it, then its entries; or import a cable schedule.</p>
+    <Button component="a" href={`/dossier/?site=${site}`}>
+      Open the dossier
+    </Button>
+  </div>
+);
+
+/** How many defects of each entry are open, and how many are overdue. */
+function countsOf(slice: Slice, site: Id, timeZone: string): Counts {
+  const today = dayIn(now(), timeZone);
+  const counts = new Map<Id, { open: number; overdue: number }>();
+  for (const { entry, state, due } of slice.by('defect', 'site', site)) {
+    if (state === 'proven') continue;
+    const own = counts.get(entry) ?? { open: 0, overdue: 0 };
+    counts.set(entry, { open: own.open + 1, overdue: own.overdue + (due < today ? 1 : 0) });
+  }
+  return counts;
 }
 
 function stopsOf(slice: Slice, site: string, statusOf: (entry: Id) => EntryStatus | null): Stop[] {
@@ -112,36 +102,6 @@ function stopsOf(slice: Slice, site: string, statusOf: (entry: Id) => EntryStatu
     const status = statusOf(entry.id);
     return [{ entry, enclosure, area, status, standing: status ? standingState(status) : 'incomplete' }];
   });
-}
-
-function matches(
-  { entry, enclosure, area, standing }: Stop,
-  slice: Slice,
-  text: string,
-  only: EntryState | 'all',
-  areaId: string,
-): boolean {
-  if (only !== 'all' && standing !== only) return false;
-  if (areaId !== 'all' && area.id !== areaId) return false;
-  const cable = entry.cable ? slice.get('cable', entry.cable)?.tag : '';
-  const all =
-    `${enclosure.tag} entry ${entry.label} ${kindTitle(entry.kind)} ${area.name} ${cable} ${entry.size}`.toLowerCase();
-  return text
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => all.includes(word));
-}
-
-/** "sound, close, 3 Mar 2026". */
-function statusWords(status: EntryStatus | null, timeZone: string): string {
-  if (status === null) return 'being judged';
-  const words = (state: EntryState, grade: Grade, at: string) =>
-    `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
-  const { state, grade, at, sealed_state, sealed_grade, sealed_at, running_round } = status;
-  const runs = running_round === null ? '' : `${status.running_answered} of ${status.running_asked} answered`;
-  if (sealed_state && sealed_grade && sealed_at && running_round !== null && state !== 'failed')
-    return `${words(sealed_state, sealed_grade, sealed_at)}; ${runs} in the round`;
-  return at === null ? 'not looked at' : words(state, grade, at);
 }
 
 function Summary({

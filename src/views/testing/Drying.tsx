@@ -1,5 +1,5 @@
 import { NativeSelect, Table } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { newestByPair, thresholdAt } from '../../core/rulebook/cable-tests';
 import { at20C, pairsOf } from '../../core/mineral/insulation';
 import { DRYING_READINGS, dryingState, fitTrend } from '../../core/mineral/trend';
@@ -7,11 +7,12 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, Id } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
 import { now } from '../../client/clock';
-import { LogChart } from './LogChart';
 import { StartTest } from './StartTest';
 import { testsOf } from './tests-of';
 import { TesterTray } from './TesterTray';
 import { megohmWords } from './insulation-words';
+
+const LogChart = lazy(() => import('./LogChart'));
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
@@ -95,13 +96,15 @@ export function Drying({
       </p>
       {readings.length > 0 && (
         <>
-          <LogChart
-            points={drawn.points}
-            fitted={drawn.line}
-            threshold={threshold}
-            xTitle="Minutes since the first reading"
-            label="Insulation while drying"
-          />
+          <Suspense fallback={<div className="chart" />}>
+            <LogChart
+              points={drawn.points}
+              fitted={drawn.line}
+              threshold={threshold}
+              xTitle="Minutes since the first reading"
+              label="Insulation while drying"
+            />
+          </Suspense>
           <details>
             <summary>The same as a table</summary>
             <Table>

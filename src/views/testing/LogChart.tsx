@@ -17,7 +17,7 @@ interface Point {
 }
 
 /** Insulation on a log axis over time, with its threshold and its fitted line; a table beside it has the figures. */
-export function LogChart({
+export default function LogChart({
   points,
   fitted,
   threshold,

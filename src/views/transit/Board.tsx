@@ -3,7 +3,8 @@ import type { Finding } from '../../core/record/finding';
 import { blocksOf } from './failed-blocks';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { Button, UnstyledButton } from '@mantine/core';
+import { Button } from '@mantine/core';
+import { Toggle } from '../../ui/Toggle';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
 import type { PackedOpening, TransitSheet } from '../../core/record/types';
@@ -62,9 +63,9 @@ export function Board({
         {bonded && (
           <div className="side-switch" role="group" aria-label="Side">
             {(['jacket', 'armour'] as const).map((one) => (
-              <UnstyledButton key={one} aria-pressed={one === side} onClick={() => setSide(one)}>
+              <Toggle key={one} on={one === side} onClick={() => setSide(one)}>
                 {one === 'jacket' ? 'Jacket side' : 'Armour side'}
-              </UnstyledButton>
+              </Toggle>
             ))}
           </div>
         )}
@@ -186,7 +187,8 @@ function Stack({
       <fieldset>
         <legend>Stay plates, from the far end</legend>
         {packed.rows.map(({ heightMm, plate }, r) => (
-          <UnstyledButton
+          <Button
+            variant="default"
             key={r}
             className={`plate-button${plate === false ? ' tone-failed' : ''}`}
             aria-label={`Plate on row ${r + 1}: ${plate === null ? 'not looked at' : plate ? 'in' : 'missing'}`}
@@ -200,7 +202,7 @@ function Stack({
             }
           >
             {r + 1} ({heightMm} mm): {plate === null ? 'look' : plate ? 'in' : 'missing'}
-          </UnstyledButton>
+          </Button>
         ))}
       </fieldset>
     </section>

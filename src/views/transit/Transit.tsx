@@ -1,4 +1,7 @@
-import { NativeSelect, TextInput, UnstyledButton } from '@mantine/core';
+import { listed } from '../../ui/list/source';
+import { SideList } from '../../ui/list/SideList';
+import { TabBar } from '../../ui/TabBar';
+import type { EntryState } from '../../core/record/finding';
 import type { BlockAt } from '../../core/rulebook/transit-planned';
 import { blocksOf } from './failed-blocks';
 import { useState } from 'react';
@@ -7,13 +10,13 @@ import { isSealed } from '../../core/commands/apply-inspection';
 import type { Slice } from '../../core/record/slice';
 import type { Entry, Id, PackedOpening } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';
-import { assess, assessDossier, standingState } from '../../core/rulebook/assess';
+import { assessDossier, standingState } from '../../core/rulebook/assess';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { now } from '../../client/clock';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
-import { device, say } from '../hand/hand';
+import { device, say, useStatuses } from '../hand/hand';
 import { give } from '../hand/give';
 import { JudgementColumn } from '../judging/JudgementColumn';
 import { LookCard } from '../judging/LookCard';
@@ -110,87 +113,82 @@ function One({
   return (
     <>
       <main id="main" tabIndex={-1}>
-        <nav className="transit-tabs" aria-label="Transit board">
-          {TABS.map(([id, title]) => (
-            <UnstyledButton key={id} aria-current={id === tab ? 'page' : undefined} onClick={() => onTab(id)}>
-              {title}
-            </UnstyledButton>
-          ))}
-        </nav>
-        <h1>
-          {enclosure.tag}, entry {entry.label}
-        </h1>
-        <p className="no-print">
-          {kindTitle(entry.kind)}, {certificate?.number ?? 'no approval on file'}
-          {entry.frame && `, ${entry.frame.where} of ${entry.frame.wallDepthMm} mm`};{' '}
-          <a href={`/bench/?site=${site.id}&entry=${entry.id}`}>to its bench</a>,{' '}
-          <a href={`/makeoff/?site=${site.id}&entry=${entry.id}`}>to its make-off</a>
-        </p>
-        {missing && <p className="make-safe">{missing}</p>}
-        {!missing && tab === 'board' && sheet && (
-          <>
-            {KINDS[entry.kind].transit === 'sealant' ? (
-              <SealantTab
-                slice={slice}
-                dossier={dossier}
-                sheet={sheet}
-                onChange={(openings) => keep(openings, '')}
-              />
-            ) : (
-              <Board
-                slice={slice}
-                dossier={dossier}
-                sheet={sheet}
-                findings={findings}
-                selected={block}
-                onSelect={setBlock}
-                onChange={(openings) => keep(openings, '')}
-                onPlan={() => onTab('plan')}
-              />
-            )}
-          </>
-        )}
-        {!missing && tab === 'plan' && sheet && (
-          <>
-            {sheet.blocks.length > 0 ? (
-              <Planner
-                slice={slice}
-                dossier={dossier}
-                sheet={sheet}
-                onTake={(openings) => {
-                  if (keep(openings)) onTab('board');
-                }}
-              />
-            ) : (
-              <p>Sealant is planned on the board itself: drag the cables to where they go.</p>
-            )}
-          </>
-        )}
-        {!missing && tab === 'more' && sheet && <OneMoreTab dossier={dossier} sheet={sheet} />}
-        {tab === 'looks' && (
-          <div className="transit-looks">
-            {!round && <p>This entry belongs to no round yet. Add it to one under Dossier, Rounds.</p>}
-            {round &&
-              askedLooks(dossier).map((look) => (
-                <LookCard
-                  key={look.id}
-                  look={look}
-                  given={dossier.looks.get(look.id)}
-                  recorded={dossier.recorded.has(look.id)}
-                  sealed={sealed}
-                  onAnswer={({ id: name }, given) =>
-                    void give('look.answer', {
-                      id: device.id(),
-                      entry: entry.id,
-                      round: round.id,
-                      look: name,
-                      ...given,
-                    })
-                  }
+        <TabBar label="Transit board" tabs={TABS} value={tab} onChange={onTab}>
+          <h1>
+            {enclosure.tag}, entry {entry.label}
+          </h1>
+          <p className="no-print">
+            {kindTitle(entry.kind)}, {certificate?.number ?? 'no approval on file'}
+            {entry.frame && `, ${entry.frame.where} of ${entry.frame.wallDepthMm} mm`};{' '}
+            <a href={`/bench/?site=${site.id}&entry=${entry.id}`}>to its bench</a>,{' '}
+            <a href={`/makeoff/?site=${site.id}&entry=${entry.id}`}>to its make-off</a>
+          </p>
+          {missing && <p className="make-safe">{missing}</p>}
+          {!missing && tab === 'board' && sheet && (
+            <>
+              {KINDS[entry.kind].transit === 'sealant' ? (
+                <SealantTab
+                  slice={slice}
+                  dossier={dossier}
+                  sheet={sheet}
+                  onChange={(openings) => keep(openings, '')}
                 />
-              ))}
-          </div>
-        )}
+              ) : (
+                <Board
+                  slice={slice}
+                  dossier={dossier}
+                  sheet={sheet}
+                  findings={findings}
+                  selected={block}
+                  onSelect={setBlock}
+                  onChange={(openings) => keep(openings, '')}
+                  onPlan={() => onTab('plan')}
+                />
+              )}
+            </>
+          )}
+          {!missing && tab === 'plan' && sheet && (
+            <>
+              {sheet.blocks.length > 0 ? (
+                <Planner
+                  slice={slice}
+                  dossier={dossier}
+                  sheet={sheet}
+                  onTake={(openings) => {
+                    if (keep(openings)) onTab('board');
+                  }}
+                />
+              ) : (
+                <p>Sealant is planned on the board itself: drag the cables to where they go.</p>
+              )}
+            </>
+          )}
+          {!missing && tab === 'more' && sheet && <OneMoreTab dossier={dossier} sheet={sheet} />}
+          {tab === 'looks' && (
+            <div className="transit-looks">
+              {!round && <p>This entry belongs to no round yet. Add it to one under Dossier, Rounds.</p>}
+              {round &&
+                askedLooks(dossier).map((look) => (
+                  <LookCard
+                    key={look.id}
+                    look={look}
+                    given={dossier.looks.get(look.id)}
+                    recorded={dossier.recorded.has(look.id)}
+                    sealed={sealed}
+                    onAnswer={({ id: name }, given) =>
+                      void give('look.answer', {
+                        id: device.id(),
+                        entry: entry.id,
+                        round: round.id,
+                        look: name,
+                        ...given,
+                      })
+                    }
+                  />
+                ))}
+            </div>
+          )}
+        </TabBar>
       </main>
       <JudgementColumn
         dossier={dossier}
@@ -230,66 +228,34 @@ function TransitList({
   current: Id | null;
   onOpen: (id: Id) => void;
 }) {
-  const [text, setText] = useState('');
-  const [only, setOnly] = useState('');
+  const statusOf = useStatuses();
   const rows = entries
-    .flatMap((entry) => {
-      const found = assess(slice, entry.id, entry.site, now());
-      if (!found) return [];
-      const { enclosure } = found.dossier;
-      return { entry, tag: enclosure.tag, what: enclosure.what, state: standingState(found.status) };
+    .map((entry) => {
+      const status = statusOf(entry.id);
+      const state: EntryState = status ? standingState(status) : 'incomplete';
+      const box = slice.get('enclosure', entry.enclosure);
+      return { entry, tag: box?.tag ?? '', what: box?.what ?? '', state };
     })
     .sort((a, b) => (`${a.tag} ${a.entry.label}` < `${b.tag} ${b.entry.label}` ? -1 : 1));
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = rows.filter(
-    ({ entry, tag, what, state }) =>
-      (only === '' || state === only) &&
-      words.every((word) =>
-        `${tag} ${entry.label} ${what} ${kindTitle(entry.kind)}`.toLowerCase().includes(word),
-      ),
-  );
+  const source = listed(rows, {
+    key: ({ entry }) => entry.id,
+    words: ({ entry, tag, what }) => `${tag} ${entry.label} ${what} ${kindTitle(entry.kind)}`,
+    only: { state: ({ state }, value) => state === value },
+  });
   return (
-    <aside className="transit-list">
-      <TextInput
-        className="field"
-        label="Wall, deck or kind"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
-      <NativeSelect
-        className="field"
-        label="Show"
-        value={only}
-        onChange={(event) => setOnly(event.target.value)}
-      >
-        <option value="">every transit</option>
-        {[...new Set(rows.map(({ state }) => state))].map((state) => (
-          <option key={state} value={state}>
-            {STATE_WORDS[state]}
-          </option>
-        ))}
-      </NativeSelect>
-      {entries.length > 0 && shown.length === 0 && <p>Nothing matches. Clear the search.</p>}
-      <ul>
-        {shown.map(({ entry, tag, what, state }) => (
-          <li key={entry.id}>
-            <UnstyledButton
-              aria-current={entry.id === current ? 'page' : undefined}
-              onClick={() => onOpen(entry.id)}
-            >
-              <SealGlyph state={glyphOfState(state)} label={STATE_WORDS[state]} />
-              <span>
-                <b>
-                  {tag}, entry {entry.label}
-                </b>
-                <small>
-                  {kindTitle(entry.kind)}; {what}
-                </small>
-              </span>
-            </UnstyledButton>
-          </li>
-        ))}
-      </ul>
-    </aside>
+    <SideList
+      label="Transits"
+      source={source}
+      search="Wall, deck or kind"
+      filters={[
+        { id: 'state', label: 'Show', options: [['', 'every transit'], ...Object.entries(STATE_WORDS)] },
+      ]}
+      keyOf={({ entry }) => entry.id}
+      current={current}
+      onOpen={onOpen}
+      mark={({ state }) => <SealGlyph state={glyphOfState(state)} label={STATE_WORDS[state]} />}
+      title={({ tag, entry }) => `${tag}, entry ${entry.label}`}
+      beside={({ entry, what }) => `${kindTitle(entry.kind)}; ${what}`}
+    />
   );
 }

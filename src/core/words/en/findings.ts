@@ -1,4 +1,5 @@
 import type { Aspect, Finding } from '../../record/finding';
+import { barrierPath } from './checks/e15-barrier';
 import { CHECKS } from './checks/index';
 import { day } from './format';
 import { CLOSING } from './sentences/closing';
@@ -30,6 +31,13 @@ export function sentence(aspect: Pick<Aspect, 'key' | 'facts'>): string {
 export function statement(finding: Finding): string {
   const said = [finding, ...finding.also].map(sentence).join(' ');
   return finding.record ? `${said} From the as-left record of ${day(finding.record)}.` : said;
+}
+
+/** A finding for the eye: what is told as questions and answers stands apart from its sentence. */
+export function statementParts(finding: Finding): { sentence: string; points: string[] } {
+  const points = barrierPath(finding.facts);
+  if (points.length === 0) return { sentence: statement(finding), points };
+  return { sentence: statement({ ...finding, facts: { ...finding.facts, path: '' } }), points };
 }
 
 /** What would settle an aspect; empty when nothing has to be settled. */

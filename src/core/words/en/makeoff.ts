@@ -35,7 +35,7 @@ export const WHY_WORDS: Record<MakeOff['why'], string> = {
   opening: 'opened up and closed again',
 };
 
-/** How far a joint is closed, by its school, with numbers and units. */
+/** How far a joint is closed, with numbers and units. */
 export function closingWords({ joint, gap }: NonNullable<PlanStep['closing']>): string {
   const part = jointTitle(joint.joint);
   const { school, range } = joint;

@@ -28,6 +28,22 @@ const path = (f: Facts): string =>
         .join(', ')
     : s(f, 'path');
 
+/** "rule of 2013: certificate asks for one: no, …"; without the path where that stands by itself. */
+const ruled = (f: Facts): string => {
+  const steps = path(f);
+  return steps === '' ? `rule of ${s(f, 'edition')}` : `rule of ${s(f, 'edition')}: ${steps}`;
+};
+
+/** The questions of the barrier path, each with its answer; none where it was told in words before. */
+export function barrierPath(facts: Facts): string[] {
+  const told = typeof facts.path === 'string' ? facts.path : '';
+  return told.includes('=')
+    ? path(facts)
+        .split(', ')
+        .map((one) => one[0]!.toUpperCase() + one.slice(1))
+    : [];
+}
+
 export const e15: CheckWords = {
   title: 'Barrier where one is asked for',
   sentences: {
@@ -43,12 +59,11 @@ export const e15: CheckWords = {
       `Whether a barrier is asked for (rule of ${s(f, 'edition')}) is open: not recorded is ${gaps(f)}.`,
     'e15.fitted-unasked': (f) =>
       `A barrier is fitted; whether one is asked for (rule of ${s(f, 'edition')}) need not be known.`,
-    'e15.fitted-anyway': (f) =>
-      `A barrier is fitted, though none is asked for (rule of ${s(f, 'edition')}: ${path(f)}).`,
-    'e15.none-needed': (f) => `No barrier is asked for (rule of ${s(f, 'edition')}: ${path(f)}).`,
-    'e15.fitted': (f) => `A barrier is asked for and fitted (rule of ${s(f, 'edition')}: ${path(f)}).`,
+    'e15.fitted-anyway': (f) => `A barrier is fitted, though none is asked for (${ruled(f)}).`,
+    'e15.none-needed': (f) => `No barrier is asked for (${ruled(f)}).`,
+    'e15.fitted': (f) => `A barrier is asked for and fitted (${ruled(f)}).`,
     'e15.missing': (f) =>
-      `A barrier is asked for and none is fitted (rule of ${s(f, 'edition')}: ${path(f)}; connected ${figure(n(f, 'lengthM'), 1)} m, ${figure(n(f, 'volumeDm3'), 1)} dm³).`,
+      `A barrier is asked for and none is fitted (${ruled(f)}; connected ${figure(n(f, 'lengthM'), 1)} m, ${figure(n(f, 'volumeDm3'), 1)} dm³).`,
     'e15.no-raceway': () => 'Dust asks for no seal at a cable, and no raceway ends here.',
     'e15.raceway': (f) => `The raceway is closed against dust (${s(f, 'means')}).`,
     'e15.raceway-not-asked': (f) =>

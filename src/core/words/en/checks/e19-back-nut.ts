@@ -2,6 +2,7 @@ import { s, n, stop, gap, found } from '../sentences/parts';
 import type { InputKey } from '../../../quantity/error';
 import { inputSentence } from '../inputs';
 import { mm, figure } from '../format';
+import { schoolWords } from '../kinds/titles';
 import type { CheckWords } from './words';
 
 export const e19: CheckWords = {
@@ -10,7 +11,7 @@ export const e19: CheckWords = {
     'e19.no-rubber': (f) =>
       `Sheet ${s(f, 'sheet')} gives size ${s(f, 'size')} no seal data, so there is no scale for the gap.`,
     'e19.no-scale': (f) =>
-      `Sheet ${s(f, 'sheet')} closes the outer seal by ${s(f, 'school')} and gives no scale for the gap.`,
+      `Sheet ${s(f, 'sheet')} closes the outer seal ${schoolWords(s(f, 'school'))} and gives no scale for the gap.`,
     'e19.no-cable': () => 'The outer sheath is not measured, so the gap has no place on the scale.',
     'e19.impossible': (f) =>
       `For a cable of ${mm(n(f, 'cableMm'))} the scale has no gap. ${stop(inputSentence({ key: s(f, 'why') as InputKey, facts: {} }))}`,

@@ -1,6 +1,6 @@
 import type { Worded } from '../../../kinds/worded';
 import type { Facts } from '../../../record/finding';
-import type { JointId } from '../../../record/types';
+import type { JointId, School } from '../../../record/types';
 import { LOOK_WORDS } from './looks';
 import { PLACE_WORDS } from './places';
 
@@ -12,6 +12,18 @@ const JOINT_TITLES: Record<JointId, string> = {
   pot: 'Pot',
   'resin-port': 'Resin port',
 };
+
+/** How a joint is closed, as a fitter says it. */
+export const SCHOOL_WORDS: Record<School, string> = {
+  faces: 'until the faces meet',
+  grip: 'until it grips',
+  turns: 'by turns after hand-tight',
+  torque: 'to a torque',
+  gap: 'to the gap under the back nut',
+};
+
+/** How a joint is closed; a way that this version does not know stays as it is told. */
+export const schoolWords = (school: string): string => SCHOOL_WORDS[school as School] ?? `by ${school}`;
 
 /** What a joint is called. */
 export const jointTitle = (joint: JointId): string => JOINT_TITLES[joint];

@@ -1,4 +1,5 @@
 import { day, figure } from '../format';
+import { schoolWords } from '../kinds/titles';
 import { n, s, degrees, moment, type Sentence, part } from './parts';
 
 /** Sentences about how an entry is closed and kept: compound, joints, back nut, washer, bond, cover. */
@@ -35,7 +36,7 @@ export const CLOSING: Record<string, Sentence> = {
     `${s(f, 'name')} was cured at ${moment(s(f, 'lookAt'))} and looked at on ${moment(s(f, 'lookedAt'))}.`,
   'joint.no-school': (f) => `${part(f)}: sheet ${s(f, 'sheet')} does not say how it is closed.`,
   'joint.no-limits': (f) =>
-    `${part(f)}: sheet ${s(f, 'sheet')} closes it by ${s(f, 'school')}, but gives no limits.`,
+    `${part(f)}: sheet ${s(f, 'sheet')} closes it ${schoolWords(s(f, 'school'))}, but gives no limits.`,
   'joint.by-gap': (f) => `${part(f)} is closed by its gap, which has a check of its own.`,
   'pour.order': (f) =>
     `${s(f, 'name')}: mixed ${moment(s(f, 'mixedAt'))}, packed ${moment(s(f, 'packedAt'))}, looked at ${moment(s(f, 'lookedAt'))}: one of the times is wrong.`,

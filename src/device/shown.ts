@@ -1,0 +1,63 @@
+import type { AnyCommand } from '../core/commands/commands';
+import { apply } from '../core/commands/apply';
+import { isRefusal } from '../core/commands/commands';
+import { OverlaySlice } from '../core/record/overlay';
+import type { RecordChange, Written } from '../core/record/slice';
+import type { Id } from '../core/record/types';
+import type { Copy } from './copy';
+import type { Waiting } from './database';
+import { Touched } from './touched';
+
+/** What is shown: the copy with everything that waits laid over it, and what of it changed, entry by entry. */
+export class Shown {
+  readonly view: OverlaySlice;
+  readonly touched = new Touched();
+
+  constructor(private readonly copy: Copy) {
+    this.view = new OverlaySlice(copy.records);
+  }
+
+  /** Lays what waits over the copy anew: it costs as much as there waits. */
+  relay(waiting: readonly Waiting[], site: Id | null): void {
+    const stood = this.view.standing();
+    const below = this.copy.changes();
+    this.view.clear(this.copy.records);
+    for (const { command, by, refusal } of waiting) {
+      if (refusal || command.site !== site) continue;
+      // The copy may have it already where the page was left before it left the outbox.
+      if (this.copy.records.get('change', command.id)) continue;
+      try {
+        this.view.write(apply(this.view, command, by));
+      } catch (error) {
+        // It will be refused by the server too, and is shown then with the reason.
+        if (!isRefusal(error)) throw error;
+      }
+    }
+    this.#note(stood, below);
+  }
+
+  /**
+   * Shows a command.
+   *
+   * @throws Refusal when the records do not allow it
+   */
+  give(command: AnyCommand, by: string): void {
+    const changes = apply(this.view, command, by);
+    this.view.write(changes);
+    this.touched.note(this.view, changes);
+  }
+
+  /** What is shown otherwise now: of what stood over the copy, of what stands over it, and of the copy itself. */
+  #note(stood: readonly Written[], below: readonly RecordChange[] | null): void {
+    if (below === null) return this.touched.everything();
+    const before = new Map(below.map((one) => [`${one.table} ${one.id}`, one.before]));
+    for (const one of stood) before.set(`${one.table} ${one.id}`, one.after);
+    const changes = new Map<string, RecordChange>();
+    for (const { table, id } of [...below, ...stood, ...this.view.standing()]) {
+      const key = `${table} ${id}`;
+      const was = before.has(key) ? before.get(key)! : this.copy.records.get(table, id);
+      changes.set(key, { table, id, before: was, after: this.view.get(table, id) });
+    }
+    this.touched.note(this.view, [...changes.values()]);
+  }
+}

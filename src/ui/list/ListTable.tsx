@@ -1,0 +1,197 @@
+import { Table, UnstyledButton } from '@mantine/core';
+import { tableFeatures, useTable, type ColumnDef } from '@tanstack/react-table';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Fragment, useEffect, useRef, type ReactNode } from 'react';
+import './list.css';
+import { ListFilters } from './ListFilters';
+import type { Query, Source } from './source';
+import { useList, type Filter, type List } from './use-list';
+
+/** A column of a table. */
+export interface Column<R> {
+  id: string;
+  title: string;
+  cell: (row: R) => ReactNode;
+  /** Whether the rows can be put in its order. */
+  sorts?: boolean;
+}
+
+interface ListTableProps<R> {
+  label: string;
+  source: Source<R>;
+  start?: Partial<Query>;
+  /** Hears what is asked, where something beside the list follows it. */
+  onQuery?: (query: Query) => void;
+  search: string;
+  placeholder?: string;
+  filters?: readonly Filter[];
+  /** The first names the row: it is what is pressed. */
+  columns: readonly Column<R>[];
+  keyOf: (row: R) => string;
+  /** Where a row leads; or what it opens in place. */
+  hrefOf?: (row: R) => string;
+  onOpen?: (key: string) => void;
+  open?: string | null;
+  detail?: (row: R) => ReactNode;
+  rowClass?: (row: R) => string;
+  /** Beside search and filters. */
+  beside?: ReactNode;
+  /** What to do first, where there is nothing at all. */
+  empty: ReactNode;
+  className?: string;
+}
+
+/** Rows are about so high, px, until they have been measured. */
+const ROW_PX = 56;
+
+/** A list as a table: searched, filtered, sorted, page by page; only what is in view is drawn. */
+export function ListTable<R>(props: ListTableProps<R>) {
+  const { source, start, filters = [], empty } = props;
+  const list = useList(source, start, props.onQuery);
+  return (
+    <section className={`list-table ${props.className ?? ''}`} aria-label={props.label}>
+      <ListFilters list={list} search={props.search} placeholder={props.placeholder} filters={filters}>
+        <span className="quiet count" role="status">
+          {list.matching} of {list.of}
+        </span>
+        {props.beside}
+      </ListFilters>
+      {list.of === 0 && empty}
+      {list.of > 0 && list.matching === 0 && (
+        <p className="empty">Nothing matches. Clear the search or a filter.</p>
+      )}
+      {list.matching > 0 && <Rows list={list} {...props} />}
+    </section>
+  );
+}
+
+const features = tableFeatures({});
+
+function Rows<R>(props: ListTableProps<R> & { list: List<R> }) {
+  const { list, columns, keyOf } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const data = list.rows as readonly (R & object)[];
+  const table = useTable({
+    features,
+    data,
+    getRowId: (row) => keyOf(row),
+    columns: columns.map(({ id, title, cell }): ColumnDef<typeof features, R & object> => ({
+      id,
+      header: title,
+      cell: ({ row }) => cell(row.original),
+    })),
+  });
+  const rows = table.getRowModel().rows;
+  // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is used here alone, anew with each render
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_PX,
+    getItemKey: (i) => rows[i]!.id,
+    overscan: 6,
+    initialRect: { width: 800, height: 800 },
+  });
+  const items = virtual.getVirtualItems();
+  const end = items.at(-1)?.index ?? -1;
+  useEffect(() => {
+    if (end >= rows.length - 1) list.more();
+  }, [end, rows.length]); // eslint-disable-line react-hooks/exhaustive-deps
+  // What is open is on the screen, however far down it stands.
+  const opened = props.open == null ? -1 : rows.findIndex(({ id }) => id === props.open);
+  useEffect(() => {
+    if (opened >= 0) virtual.scrollToIndex(opened, { align: 'start' });
+  }, [opened]); // eslint-disable-line react-hooks/exhaustive-deps
+  const below = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
+  return (
+    <div className="list-box" ref={box}>
+      <Table stickyHeader>
+        <Head columns={columns} list={list} />
+        <Gap height={items[0]?.start ?? 0} />
+        {items.map(({ index, key }) => (
+          <Table.Tbody key={key} ref={virtual.measureElement} data-index={index}>
+            <Row
+              {...props}
+              row={rows[index]!.original}
+              cells={rows[index]!.getAllCells().map((cell) => ({ id: cell.id, shown: <table.FlexRender cell={cell} /> }))}
+            />
+          </Table.Tbody>
+        ))}
+        <Gap height={below} />
+      </Table>
+    </div>
+  ); // prettier-ignore
+}
+
+/** Room for rows that are not drawn. */
+const Gap = ({ height }: { height: number }) =>
+  height <= 0 ? null : (
+    <Table.Tbody aria-hidden="true">
+      <Table.Tr style={{ height, border: 0 }}>
+        <Table.Td p={0} />
+      </Table.Tr>
+    </Table.Tbody>
+  );
+
+function Head<R>({ columns, list }: { columns: readonly Column<R>[]; list: List<R> }) {
+  return (
+    <Table.Thead>
+      <Table.Tr>
+        {columns.map(({ id, title, sorts }) => (
+          <Table.Th key={id} scope="col" aria-sort={list.query.sort === id ? 'ascending' : undefined}>
+            {sorts ? (
+              <UnstyledButton className="plain sort" onClick={() => list.setSort(id)}>
+                {title}
+                <span aria-hidden="true">{list.query.sort === id ? ' ↓' : ''}</span>
+              </UnstyledButton>
+            ) : (
+              title
+            )}
+          </Table.Th>
+        ))}
+      </Table.Tr>
+    </Table.Thead>
+  );
+}
+
+interface RowProps<R> extends ListTableProps<R> {
+  row: R;
+  cells: readonly { id: string; shown: ReactNode }[];
+}
+
+/** A row: pressed anywhere, it opens; what it opens in place stands under it. */
+function Row<R>({ row, cells, keyOf, hrefOf, onOpen, open, detail, rowClass, columns }: RowProps<R>) {
+  const key = keyOf(row);
+  const isOpen = open === key;
+  return (
+    <Fragment>
+      <Table.Tr className={rowClass?.(row)} data-row={key}>
+        {cells.map(({ id, shown }, i) => (
+          <Table.Td key={id}>
+            {i > 0 ? (
+              shown
+            ) : hrefOf ? (
+              <a className="line" href={hrefOf(row)}>
+                {shown}
+              </a>
+            ) : onOpen ? (
+              <UnstyledButton
+                className="plain line"
+                aria-expanded={detail ? isOpen : undefined}
+                onClick={() => onOpen(key)}
+              >
+                {shown}
+              </UnstyledButton>
+            ) : (
+              shown
+            )}
+          </Table.Td>
+        ))}
+      </Table.Tr>
+      {isOpen && detail && (
+        <Table.Tr className="row-detail">
+          <Table.Td colSpan={columns.length}>{detail(row)}</Table.Td>
+        </Table.Tr>
+      )}
+    </Fragment>
+  );
+}

@@ -1,0 +1,83 @@
+/** What is asked of a list. */
+export interface Query {
+  /** Words that a row holds, in any order. */
+  text: string;
+  /** Filters by their ids; '' lets everything through. */
+  only: Readonly<Record<string, string>>;
+  /** Order by its id. */
+  sort: string;
+}
+
+/** A part of what a list has to say. */
+export interface Page<R> {
+  rows: readonly R[];
+  /** What the next page comes after; null at the end. */
+  next: string | null;
+  /** How many rows answer the query, and how many there are. */
+  matching: number;
+  of: number;
+}
+
+/** Where a list comes from, page by page; today the device's copy. */
+export type Source<R> = (query: Query, after: string | null) => Page<R>;
+
+/** How rows that lie in memory are searched, filtered and sorted. */
+export interface Listed<R> {
+  key: (row: R) => string;
+  /** What a search looks through. */
+  words: (row: R) => string;
+  only?: Readonly<Record<string, (row: R, value: string) => boolean>>;
+  /** Orders by their ids; without one of the query's name the rows stay as they are. */
+  sorts?: Readonly<Record<string, (a: R, b: R) => number>>;
+}
+
+/** Rows of a page. Chosen: a screen's worth several times over. */
+const PAGE = 100;
+
+/**
+ * A source over rows that lie in memory.
+ *
+ * @example listed(cables, { key: ({ id }) => id, words: ({ tag }) => tag })({ text: 'p-21', only: {}, sort: '' }, null).rows
+ */
+export function listed<R>(all: readonly R[], how: Listed<R>): Source<R> {
+  let last: { asked: string; rows: R[] } | null = null;
+  const answer = (query: Query): R[] => {
+    const asked = JSON.stringify(query);
+    if (last?.asked !== asked) last = { asked, rows: matching(all, how, query) };
+    return last.rows;
+  };
+  return (query, after) => {
+    const rows = answer(query);
+    const from = after === null ? 0 : rows.findIndex((row) => how.key(row) === after) + 1;
+    const page = rows.slice(from, from + PAGE);
+    const isLast = from + PAGE >= rows.length;
+    return {
+      rows: page,
+      next: isLast ? null : how.key(page.at(-1)!),
+      matching: rows.length,
+      of: all.length,
+    };
+  };
+}
+
+/** Rows that answer a query, in its order. */
+export function matching<R>(
+  all: readonly R[],
+  { words, only = {}, sorts = {} }: Listed<R>,
+  query: Query,
+): R[] {
+  const asked = query.text.toLowerCase().split(/\s+/).filter(Boolean);
+  const rows = all.filter((row) => {
+    for (const [id, value] of Object.entries(query.only))
+      if (value !== '' && only[id] && !only[id](row, value)) return false;
+    if (asked.length === 0) return true;
+    const said = words(row).toLowerCase();
+    return asked.every((word) => said.includes(word));
+  });
+  const sort = sorts[query.sort];
+  return sort ? rows.sort(sort) : rows;
+}
+
+const ORDER = new Intl.Collator('en', { numeric: true });
+/** Tags in the order in which people count: P-9 before P-10. */
+export const naturally = (a: string, b: string): number => ORDER.compare(a, b);

@@ -1,0 +1,105 @@
+import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
+import type { Slice } from '../../core/record/slice';
+import type { Area, EntryStatus, Grade } from '../../core/record/types';
+import { day } from '../../core/words/en/format';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
+import { glyphOfState } from '../../ui/glyph-state';
+import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
+import { ListTable, type Column } from '../../ui/list/ListTable';
+import { listed, naturally, type Listed, type Query } from '../../ui/list/source';
+import { surfaceOf } from '../hand/surface';
+import type { Stop } from './stop';
+
+/** How the entries of a site are searched, filtered and sorted. */
+export const listedStops = (slice: Slice): Listed<Stop> => ({
+  key: ({ entry }) => entry.id,
+  words: ({ entry, enclosure, area }) =>
+    `${enclosure.tag} entry ${entry.label} ${kindTitle(entry.kind)} ${area.name} ${entry.cable ? slice.get('cable', entry.cable)?.tag : ''} ${entry.size}`,
+  only: { area: ({ area }, value) => area.id === value },
+  sorts: {
+    tag: (a, b) => naturally(nameOf(a), nameOf(b)),
+    area: (a, b) => naturally(a.area.name, b.area.name) || naturally(nameOf(a), nameOf(b)),
+    state: (a, b) =>
+      ENTRY_STATES.indexOf(a.standing) - ENTRY_STATES.indexOf(b.standing) || naturally(nameOf(a), nameOf(b)),
+    time: (a, b) => naturally(b.status?.at ?? '', a.status?.at ?? ''),
+  },
+});
+
+/** The entries of the site as a list; each leads to the surface that it is inspected on. */
+export function Stops({
+  slice,
+  stops,
+  areas,
+  timeZone,
+  onQuery,
+}: {
+  slice: Slice;
+  stops: readonly Stop[];
+  areas: readonly Area[];
+  timeZone: string;
+  onQuery: (query: Query) => void;
+}) {
+  return (
+    <ListTable
+      className="stops"
+      label="Entries"
+      source={listed(stops, listedStops(slice))}
+      onQuery={onQuery}
+      search="Search entries"
+      placeholder="Tag, cable, kind"
+      filters={[
+        {
+          id: 'area',
+          label: 'Area',
+          options: [['', 'All areas'], ...areas.map(({ id, name }) => [id, name] as const)],
+        },
+      ]}
+      columns={columnsOf(timeZone)}
+      keyOf={({ entry }) => entry.id}
+      hrefOf={({ entry }) => surfaceOf(entry)}
+      empty={<p className="quiet">No entry is in this state.</p>}
+    />
+  );
+}
+
+const nameOf = ({ enclosure, entry }: Stop): string => `${enclosure.tag}, entry ${entry.label}`;
+
+const columnsOf = (timeZone: string): readonly Column<Stop>[] => [
+  {
+    id: 'tag',
+    title: 'Entry',
+    sorts: true,
+    cell: (stop) => (
+      <>
+        <SealGlyph state={glyphOfState(stop.standing)} size={26} label={STATE_WORDS[stop.standing]} />
+        <span>
+          <b>{nameOf(stop)}</b>
+          <small className="quiet">
+            {kindTitle(stop.entry.kind)}, {stop.area.name}
+          </small>
+        </span>
+      </>
+    ),
+  },
+  {
+    id: 'state',
+    title: 'State',
+    sorts: true,
+    cell: ({ status, standing }) => (
+      <small className={toneOf(glyphOfState(standing))}>{statusWords(status, timeZone)}</small>
+    ),
+  },
+];
+
+/** "sound, close, 3 Mar 2026". */
+function statusWords(status: EntryStatus | null, timeZone: string): string {
+  if (status === null) return 'being judged';
+  const words = (state: EntryState, grade: Grade, at: string) =>
+    `${STATE_WORDS[state].toLowerCase()}, ${GRADE_WORDS[grade].toLowerCase()}, ${day(at, timeZone)}`;
+  const { state, grade, at, sealed_state, sealed_grade, sealed_at, running_round } = status;
+  const runs = running_round === null ? '' : `${status.running_answered} of ${status.running_asked} answered`;
+  if (sealed_state && sealed_grade && sealed_at && running_round !== null && state !== 'failed')
+    return `${words(sealed_state, sealed_grade, sealed_at)}; ${runs} in the round`;
+  return at === null ? 'not looked at' : words(state, grade, at);
+}
