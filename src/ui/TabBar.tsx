@@ -9,6 +9,8 @@ interface TabBarProps<T extends string> {
   onChange: (tab: T) => void;
   /** Beside each other, or one below the other at the side. */
   orientation?: 'horizontal' | 'vertical';
+  /** What lies under it has landmarks of its own, which may stand in no tab panel. */
+  landmarks?: boolean;
   /** What lies under the tab that is open. */
   children: ReactNode;
 }
@@ -20,6 +22,7 @@ export const TabBar = <T extends string>({
   value,
   onChange,
   orientation,
+  landmarks = false,
   children,
 }: TabBarProps<T>) => (
   <Tabs
@@ -36,7 +39,8 @@ export const TabBar = <T extends string>({
           </Tabs.Tab>
         ))}
       </Tabs.List>
+      {landmarks && <Tabs.Panel value={value} />}
     </nav>
-    <Tabs.Panel value={value}>{children}</Tabs.Panel>
+    {landmarks ? children : <Tabs.Panel value={value}>{children}</Tabs.Panel>}
   </Tabs>
 );

@@ -27,7 +27,13 @@ export default function Certificates() {
     >
       {({ slice, site }) => (
         <div className="certificates">
-          <TabBar label="Certificates" tabs={TABS} value={tab} onChange={(next) => open({ tab: next })}>
+          <TabBar
+            landmarks
+            label="Certificates"
+            tabs={TABS}
+            value={tab}
+            onChange={(next) => open({ tab: next })}
+          >
             {tab === 'series' && <Series slice={slice} site={site} />}
             {tab === 'find' && <FindGland slice={slice} site={site} />}
             {tab === 'schedule' && <Schedule slice={slice} site={site} />}

@@ -23,6 +23,7 @@ export default function Voice({ said }: { said: readonly (Said | null)[] }) {
   }, [said]);
   return (
     <Notifications
+      transitionDuration={0}
       position="top-center"
       limit={1}
       autoClose={STANDS_MS}
