@@ -7,7 +7,7 @@ import type { AnyCommand } from '../src/core/commands/commands';
 import type { Snapshot } from '../src/core/commands/news';
 import { MemorySlice, type Slice } from '../src/core/record/slice';
 import { KIND_IDS } from '../src/core/record/kind-ids';
-import { standingState } from '../src/core/rulebook/assess';
+import { standingState } from '../src/core/record/standing';
 import { RULES } from '../src/core/rulebook/rules';
 import { closeApp, openApp, type App } from '../src/server/app/app';
 import { snapshotOf } from '../src/server/app/sync';

@@ -1,8 +1,9 @@
 // Builds the pages with Astro and bundles the server and the command-line tools with esbuild.
 import { createHash } from 'node:crypto';
-import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { build as bundle } from 'esbuild';
 import { withPreloads } from './first-load.mjs';
 
@@ -39,6 +40,17 @@ async function buildPages() {
   const client = join(DIST, 'client');
   for (const file of htmlFiles(client)) writeFileSync(file, withPreloads(client, readFileSync(file, 'utf8')));
   writeFileSync(join(DIST, 'csp.txt'), policy(client));
+  compressed(client);
+}
+
+/** What is sent often is compressed once, as small as it goes, beside the file itself. */
+function compressed(client) {
+  for (const file of filesIn(client)) {
+    if (!/\.(html|js|css|svg)$/.test(file)) continue;
+    const bytes = readFileSync(file);
+    writeFileSync(`${file}.br`, brotliCompressSync(bytes));
+    writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
+  }
 }
 
 /** Content security policy: own scripts, and by their hashes the inline ones that Astro makes. */
@@ -68,12 +80,12 @@ function policy(client) {
   ].join('; ');
 }
 
-function htmlFiles(folder) {
-  return readdirSync(folder).flatMap((name) => {
-    const path = join(folder, name);
-    if (statSync(path).isDirectory()) return htmlFiles(path);
-    return name.endsWith('.html') ? [path] : [];
-  });
+const htmlFiles = (folder) => filesIn(folder).filter((file) => file.endsWith('.html'));
+
+function filesIn(folder) {
+  return readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map(({ parentPath, name }) => join(parentPath, name));
 }
 
 const cliOnly = process.argv.includes('--cli');

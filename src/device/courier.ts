@@ -1,5 +1,4 @@
 import { api, ApiError, type CommandAnswer } from '../client/api';
-import { apply } from '../core/commands/apply';
 import { isRefusal } from '../core/commands/commands';
 import type { JournalEntry, JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
@@ -7,6 +6,7 @@ import { Backoff } from './backoff';
 import type { Copy } from './copy';
 import type { Sent, Waiting } from './database';
 import { photosIn, type Outbox } from './outbox';
+import { openRules, type Rules } from './rules';
 import type { Session } from './session';
 import { Subscribable } from './subscribable';
 
@@ -179,7 +179,7 @@ export class Courier extends Subscribable {
     const applied = answers.flatMap((answer) =>
       answer.status === 'applied' && of.has(answer.id) ? [answer] : [],
     );
-    const whole = this.#promote(applied, of);
+    const whole = this.#promote(applied, of, await openRules());
     const first = this.copy.head === null;
     // What the copy does not show yet stays in the outbox until it does; a site's first copy comes once it is sent.
     if (!whole && !first) await this.#catchUp();
@@ -209,6 +209,7 @@ export class Courier extends Subscribable {
   #promote(
     applied: readonly (CommandAnswer & { status: 'applied' })[],
     of: ReadonlyMap<Id, Waiting>,
+    { apply }: Rules,
   ): boolean {
     const { head } = this.copy;
     let whole = true;
@@ -259,6 +260,7 @@ export class Courier extends Subscribable {
   async #catchUp(): Promise<void> {
     const site = this.wanted;
     if (site === null) return;
+    const rules = await openRules();
     const { head } = this.copy;
     if (!head || head.site !== site) return this.outbox.makes(site) ? undefined : this.#fetchWhole(site);
     const found = await api.commandsAfter(site, head.seq, head.hash);
@@ -266,7 +268,7 @@ export class Courier extends Subscribable {
     // Another database answers: the copy's line number means nothing there.
     if (found.journal !== head.journal) return this.#fetchWhole(site);
     if (found.back) return this.#goneBack(site);
-    await this.#takeNews(site, found.commands, found);
+    await this.#takeNews(site, rules, found);
     if (found.more && this.copy.head?.site === site) await this.#catchUp();
   }
 
@@ -281,8 +283,8 @@ export class Courier extends Subscribable {
 
   async #takeNews(
     site: Id,
-    entries: readonly JournalEntry[],
-    head: { seq: number; hash: string; more: boolean },
+    { apply }: Rules,
+    { commands: entries, ...head }: { commands: JournalEntry[]; seq: number; hash: string; more: boolean },
   ): Promise<void> {
     const mine = new Set(this.outbox.all.map(({ command }) => command.id));
     try {

@@ -1,12 +1,10 @@
 import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person } from '../client/api';
 import { followClock, now } from '../client/clock';
-import { withSaid } from '../core/words/en/said';
 import { Refusal, type AnyCommand, type CommandKind, type Payloads } from '../core/commands/commands';
 import type { Slice } from '../core/record/slice';
 import type { JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
-import { lostWords } from '../core/words/en/lost';
 import type { Backoff } from './backoff';
 import { Copy } from './copy';
 import { Courier } from './courier';
@@ -14,6 +12,7 @@ import type { KeptPhoto, Notice, Waiting } from './database';
 import { Keeper, type Trouble } from './keeper';
 import { Notices } from './notices';
 import { Outbox } from './outbox';
+import { openRules, rulesOpened } from './rules';
 import { Session } from './session';
 import { Shown } from './shown';
 import { Statuses } from './statuses';
@@ -121,12 +120,15 @@ export class Device extends Subscribable {
 
   /** Opens the device's store and shows what it remembers, then asks the server. */
   async start(site: Id | null, entry: Id | null): Promise<void> {
+    const rules = openRules().then(() => this.#overlay(), () => undefined); // prettier-ignore
     await this.#keeper.open();
     await Promise.all([this.#session.remember(), this.#outbox.start(), this.#notices.load()]);
     this.#listenToTabs();
     const chosen = site ?? (entry && (await this.#copy.siteOf(entry))) ?? this.#lastSite();
+    // What waits is shown with the records, never after them.
+    if (this.#outbox.all.length > 0) await rules;
     if (chosen) await this.#show(chosen);
-    await this.#askServer(site, entry);
+    await Promise.all([rules, this.#askServer(site, entry)]);
   }
 
   async #askServer(site: Id | null, entry: Id | null): Promise<void> {
@@ -226,7 +228,7 @@ export class Device extends Subscribable {
     if (!person) throw new Refusal('invalid', 'person', 'person.none');
     if (site === null) throw new Refusal('invalid', 'site', 'site.choose');
     const given = { id: this.id(), kind, site, at: now(), payload: withWas(this.#view, kind, payload), person: person.id } as unknown as AnyCommand; // prettier-ignore
-    const command = withSaid(this.#view, given);
+    const command = rulesOpened()?.withSaid(this.#view, given) ?? given;
     if (site === this.#site || kind !== 'site.add') this.#shown.give(command, person.name);
     const waiting: Waiting = { command, person: person.id, by: person.name, refusal: null };
     // Kept or not, it is sent: a device that keeps nothing must not lose what a server could have.
@@ -318,7 +320,7 @@ export class Device extends Subscribable {
     const me = this.#session.person?.name;
     if (!me || lost.by !== me || lost.standsBy === me) return;
     const id = `${change.id} ${lost.table} ${lost.id} ${lost.field}`;
-    this.#notices.tell({ id, text: lostWords(this.#view, lost) });
+    void openRules().then(({ lostWords }) => this.#notices.tell({ id, text: lostWords(this.#view, lost) }));
   }
 
   /** Stops talking to the server and to other tabs; what has gathered is written. */

@@ -1,11 +1,11 @@
 import type { AnyCommand } from '../core/commands/commands';
-import { apply } from '../core/commands/apply';
-import { isRefusal } from '../core/commands/commands';
+import { isRefusal, Refusal } from '../core/commands/commands';
 import { OverlaySlice } from '../core/record/overlay';
 import type { RecordChange, Written } from '../core/record/slice';
 import type { Id } from '../core/record/types';
 import type { Copy } from './copy';
 import type { Waiting } from './database';
+import { rulesOpened } from './rules';
 import { Touched } from './touched';
 
 /** What is shown: the copy with everything that waits laid over it, and what of it changed, entry by entry. */
@@ -17,17 +17,18 @@ export class Shown {
     this.view = new OverlaySlice(copy.records);
   }
 
-  /** Lays what waits over the copy anew: it costs as much as there waits. */
+  /** Lays what waits over the copy anew, once the rule book is open: it costs as much as there waits. */
   relay(waiting: readonly Waiting[], site: Id | null): void {
     const stood = this.view.standing();
     const below = this.copy.changes();
     this.view.clear(this.copy.records);
+    const rules = rulesOpened();
     for (const { command, by, refusal } of waiting) {
-      if (refusal || command.site !== site) continue;
+      if (!rules || refusal || command.site !== site) continue;
       // The copy may have it already where the page was left before it left the outbox.
       if (this.copy.records.get('change', command.id)) continue;
       try {
-        this.view.write(apply(this.view, command, by));
+        this.view.write(rules.apply(this.view, command, by));
       } catch (error) {
         // It will be refused by the server too, and is shown then with the reason.
         if (!isRefusal(error)) throw error;
@@ -39,10 +40,12 @@ export class Shown {
   /**
    * Shows a command.
    *
-   * @throws Refusal when the records do not allow it
+   * @throws Refusal when the records do not allow it, and before the rule book is open
    */
   give(command: AnyCommand, by: string): void {
-    const changes = apply(this.view, command, by);
+    const rules = rulesOpened();
+    if (!rules) throw new Refusal('invalid', 'program', 'program.opening');
+    const changes = rules.apply(this.view, command, by);
     this.view.write(changes);
     this.touched.note(this.view, changes);
   }

@@ -1,10 +1,11 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { apply } from '../core/commands/apply';
 import type { AnyCommand, CommandKind, Payloads } from '../core/commands/commands';
 import { plant } from '../core/commands/plant.test.data';
 import type { MemorySlice } from '../core/record/slice';
 import { assess } from '../core/rulebook/assess';
 import { now } from '../client/clock';
+import { openRules } from './rules';
 import { Statuses } from './statuses';
 import { Touched } from './touched';
 
@@ -30,6 +31,8 @@ function give<K extends CommandKind>(kind: K, payload: Payloads[K]): void {
 }
 const settle = () => vi.runAllTimersAsync();
 const all = () => ENTRIES.map((id) => statuses.of(id));
+
+beforeAll(() => openRules());
 
 describe('where entries stand, for lists', () => {
   it('is nothing at first, and what the rule book says soon after', async () => {

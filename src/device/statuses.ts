@@ -1,7 +1,8 @@
 import { now } from '../client/clock';
 import type { Slice } from '../core/record/slice';
 import type { EntryStatus, Id } from '../core/record/types';
-import { assess } from '../core/rulebook/assess';
+import type { assess } from '../core/rulebook/assess';
+import { openRules, rulesOpened } from './rules';
 import { Subscribable } from './subscribable';
 import type { Touched } from './touched';
 
@@ -50,10 +51,13 @@ export class Statuses extends Subscribable {
 
   #work(): void {
     this.#timer = null;
+    const rules = rulesOpened();
+    // Asked again with the next look where it cannot be had.
+    if (!rules) return void openRules().then(() => this.#work(), () => undefined); // prettier-ignore
     const until = performance.now() + SLICE_MS;
     for (const entry of this.#queue) {
       this.#queue.delete(entry);
-      this.#judge(entry);
+      this.#judge(entry, rules.assess);
       if (performance.now() > until) break;
     }
     if (this.#queue.size > 0) this.#timer = setTimeout(() => this.#work(), 0);
@@ -62,10 +66,10 @@ export class Statuses extends Subscribable {
     this.changed();
   }
 
-  #judge(entry: Id): void {
+  #judge(entry: Id, judged: typeof assess): void {
     const { slice, site } = this.records();
     const version = this.touched.versionOf(entry);
-    const status = site === null ? null : (assess(slice, entry, site, now())?.status ?? null);
+    const status = site === null ? null : (judged(slice, entry, site, now())?.status ?? null);
     this.#kept.set(entry, { version, day: today(), status });
     this.judged++;
   }

@@ -39,7 +39,7 @@ export const TabBar = <T extends string>({
           </Tabs.Tab>
         ))}
       </Tabs.List>
-      {landmarks && <Tabs.Panel value={value} />}
+      {landmarks && <Tabs.Panel value={value}>{null}</Tabs.Panel>}
     </nav>
     {landmarks ? children : <Tabs.Panel value={value}>{children}</Tabs.Panel>}
   </Tabs>

@@ -1,3 +1,4 @@
+import { NEXT_STATES } from '../defects/states';
 import { levelOf, severity } from '../defects/severity';
 import { levelHere } from '../rulebook/classified';
 import { currentRound, dossierOf, type Dossier } from '../rulebook/dossier';
@@ -88,14 +89,6 @@ export function failedFinding(
   const finding = judge(dossier, grade, at).find((one) => one.check === check);
   return finding?.outcome === 'fails' ? finding : null;
 }
-
-/** Where a defect may go next, by state. */
-export const NEXT_STATES: Record<Defect['state'], readonly Defect['state'][]> = {
-  open: ['assigned', 'done'],
-  assigned: ['open', 'done'],
-  done: ['open', 'proven'],
-  proven: ['open'],
-};
 
 /** Owner, state, action, level (with a reason) and due day of a defect. */
 export function applyDefectEdit(draft: Draft, { id, set, was }: Payloads['defect.edit']): void {

@@ -164,6 +164,7 @@ export type RefusalKey =
   | 'packing.id'
   | 'pair.none'
   | 'person.none'
+  | 'program.opening'
   | 'person.other'
   | 'photo.bytes'
   | 'photo.room'

@@ -2,7 +2,7 @@ import type { Slice } from '../record/slice';
 import type { Defect, EntryStatus, Grade, HeldDefect, Id, Inspection, Round } from '../record/types';
 import { askedLooks, askedPlaces } from './asked';
 import { currentRound, dossierOf, groupsOf, type Dossier } from './dossier';
-import { countOutcomes, stateOf, type Aspect, type EntryState, type Finding } from '../record/finding';
+import { countOutcomes, stateOf, type Aspect, type Finding } from '../record/finding';
 import { asksFor } from './grades';
 import { judge } from './judge';
 import { ruleOf } from './rules';
@@ -201,13 +201,3 @@ export function openingSettles(dossier: Dossier, grade: Grade, at: string): Find
     ({ check, outcome }) => outcome === 'unread' && !asksFor(grade, ruleOf(check)!.grade),
   );
 }
-
-/**
- * The state that stands: while a round runs, that of the last sealed inspection, unless something is known to
- * fail meanwhile.
- */
-export const standingState = ({
-  state,
-  sealed_state: sealed,
-  running_round: runs,
-}: EntryStatus): EntryState => (runs !== null && sealed !== null && state !== 'failed' ? sealed : state);

@@ -6,6 +6,7 @@ import { statusOf } from './assess';
 import { judge } from './judge';
 import { KIND_IDS } from '../record/kind-ids';
 import { KINDS } from '../kinds/kinds';
+import { CHECK_IDS } from '../record/check-ids';
 import { checksOf, ruleOf, RULES } from './rules';
 import { basisOf } from './basis';
 import { CASES } from './rulebook.cases.test.data';
@@ -31,6 +32,7 @@ describe('the rule book', () => {
   });
 
   it('has for every kind only checks that the book knows, and every check for some kind', () => {
+    expect(RULES.map(({ id }) => id)).toEqual([...CHECK_IDS]);
     const known = new Set(RULES.map(({ id }) => id));
     const used = new Set(KIND_IDS.flatMap((kind) => checksOf(kind)));
     expect([...used].filter((id) => !known.has(id))).toEqual([]);

@@ -1,5 +1,5 @@
 import type { SiteStore } from '../../store/site-store';
-import { defectStatement } from '../../core/words/en/said';
+import { defectStatement } from '../../core/words/en/defects';
 import { bare } from '../../core/record/seal';
 import type { Base } from '../../core/record/types';
 import { csvHead, csvRows, toCsv } from './csv';

@@ -44,7 +44,7 @@ type StaticFiles = ReturnType<typeof sirv>;
 
 /** Builds the server: headers, what is refused unread, compression, static files, then the pages. */
 export function createHttpServer({ app, handler, client, csp, hosts, tls = null }: ServerParts): Server {
-  const files = sirv(client, { etag: true, dev: false, setHeaders: cacheFor });
+  const files = sirv(client, { etag: true, dev: false, brotli: true, gzip: true, setHeaders: cacheFor });
   const compress = compression({
     // An event stream must reach its reader line by line.
     filter: (request, response) =>

@@ -29,6 +29,8 @@ export interface Listed<R> {
   only?: Readonly<Record<string, (row: R, value: string) => boolean>>;
   /** Orders by their ids; without one of the query's name the rows stay as they are. */
   sorts?: Readonly<Record<string, (a: R, b: R) => number>>;
+  /** Rows of a page, where they are tall. */
+  page?: number;
 }
 
 /** Rows of a page. Chosen: a screen's worth several times over. */
@@ -40,6 +42,7 @@ const PAGE = 100;
  * @example listed(cables, { key: ({ id }) => id, words: ({ tag }) => tag })({ text: 'p-21', only: {}, sort: '' }, null).rows
  */
 export function listed<R>(all: readonly R[], how: Listed<R>): Source<R> {
+  const { page: size = PAGE } = how;
   let last: { asked: string; rows: R[] } | null = null;
   const answer = (query: Query): R[] => {
     const asked = JSON.stringify(query);
@@ -49,8 +52,8 @@ export function listed<R>(all: readonly R[], how: Listed<R>): Source<R> {
   return (query, after) => {
     const rows = answer(query);
     const from = after === null ? 0 : rows.findIndex((row) => how.key(row) === after) + 1;
-    const page = rows.slice(from, from + PAGE);
-    const isLast = from + PAGE >= rows.length;
+    const page = rows.slice(from, from + size);
+    const isLast = from + size >= rows.length;
     return {
       rows: page,
       next: isLast ? null : how.key(page.at(-1)!),

@@ -1,7 +1,7 @@
 import { day } from '../../core/words/en/format';
 import { FileChoice } from '../../ui/FileChoice';
 import { Button, Modal, Textarea } from '@mantine/core';
-import { defectStatement } from '../../core/words/en/said';
+import { defectStatement } from '../../core/words/en/defects';
 import type { Defect, Id } from '../../core/record/types';
 import { SEVERITY_WORDS } from '../../core/words/en/labels';
 import { useDefectForm } from '../judging/defect-form';

@@ -1,10 +1,13 @@
+import { lazy } from 'react';
+import { Later } from '../../ui/Later';
 import { TabBar } from '../../ui/TabBar';
 import { Root } from '../frame/Root';
 import './certificates.css';
-import { FindGland } from './FindGland';
-import { Schedule } from './Schedule';
 import { Series } from './Series';
 import { tabIn, useAddress } from '../hand/address';
+
+const FindGland = lazy(() => import('./FindGland'));
+const Schedule = lazy(() => import('./Schedule'));
 
 const TABS = [
   ['series', 'Certificates'],
@@ -35,8 +38,10 @@ export default function Certificates() {
             onChange={(next) => open({ tab: next })}
           >
             {tab === 'series' && <Series slice={slice} site={site} />}
-            {tab === 'find' && <FindGland slice={slice} site={site} />}
-            {tab === 'schedule' && <Schedule slice={slice} site={site} />}
+            <Later>
+              {tab === 'find' && <FindGland slice={slice} site={site} />}
+              {tab === 'schedule' && <Schedule slice={slice} site={site} />}
+            </Later>
           </TabBar>
         </div>
       )}

@@ -10,7 +10,7 @@ import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { endWords } from '../../core/words/en/where';
 
 /** The reverse: which cables of the site a size would take. */
-export function FitsSize({ slice, certificate }: { slice: Slice; certificate: Certificate }) {
+export default function FitsSize({ slice, certificate }: { slice: Slice; certificate: Certificate }) {
   const { sizes } = certificate.sheet;
   const [name, setName] = useState(sizes[0]?.size ?? '');
   const size = sizes.find((one) => one.size === name) ?? sizes[0];

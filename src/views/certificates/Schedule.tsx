@@ -18,7 +18,7 @@ import { useSchedule, type ScheduleRun } from './use-schedule';
 import { VERDICT_GLYPHS, VERDICT_WORDS } from './verdict';
 
 /** A gland for every cable of the schedule at once, worked out beside the page, with the parts list. */
-export function Schedule({ slice, site }: { slice: Slice; site: Id }) {
+export default function Schedule({ slice, site }: { slice: Slice; site: Id }) {
   const run = useSchedule(slice, site);
   const { proposals, state, problem } = run;
   const parts = useMemo(() => partsOf(slice, proposals), [proposals, slice]);

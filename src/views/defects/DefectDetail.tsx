@@ -1,7 +1,7 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { defectStatement } from '../../core/words/en/said';
-import { NEXT_STATES } from '../../core/commands/apply-defect';
+import { defectStatement } from '../../core/words/en/defects';
+import { NEXT_STATES } from '../../core/defects/states';
 import type { Defect } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
 import { historyOf } from '../../core/words/en/history';

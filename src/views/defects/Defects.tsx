@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
-import { defectStatement } from '../../core/words/en/said';
+import { defectStatement } from '../../core/words/en/defects';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
 import type { Defect } from '../../core/record/types';

@@ -1,19 +1,19 @@
 import { NavLink } from '@mantine/core';
 import '@mantine/core/styles/NavLink.layer.css';
-import { useState } from 'react';
-import type { DossierTable, Payloads } from '../../core/commands/commands';
+import { lazy } from 'react';
+import type { DossierTable } from '../../core/commands/commands';
 import { useAddress } from '../hand/address';
-import { device, parameter, useDevice } from '../hand/hand';
-import { tryGive } from '../hand/give';
+import { parameter, useDevice } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
 import './dossier.css';
-import { blankSite, FORMS, SITE_FIELDS } from './forms';
-import { ImportPanel } from '../frame/ImportPanel';
+import { Later } from '../../ui/Later';
+import { FORMS } from './forms';
 import { useLeave } from './leave';
-import { RecordForm } from './RecordForm';
 import { recordsOf, RecordTable } from './RecordTable';
-import { reasonOf } from './saving';
-import { SiteForm } from './SiteForm';
+
+const ImportPanel = lazy(() => import('../frame/ImportPanel'));
+const NewSite = lazy(() => import('./NewSite'));
+const SiteForm = lazy(() => import('./SiteForm'));
 
 type Tab = DossierTable | 'site' | 'files';
 
@@ -21,34 +21,17 @@ type Tab = DossierTable | 'site' | 'files';
 export default function Dossier() {
   const state = useDevice();
   if (parameter('new') === 'site' && state.person) {
-    return <Root view="dossier">{() => <NewSite />}</Root>;
+    return (
+      <Root view="dossier">
+        {() => (
+          <Later>
+            <NewSite />
+          </Later>
+        )}
+      </Root>
+    );
   }
   return <Root view="dossier">{() => <DossierOf state={state as ViewProps['state']} />}</Root>;
-}
-
-function NewSite() {
-  const { slice } = useDevice();
-  const [id] = useState(() => device.id());
-  return (
-    <main id="main" className="dossier single">
-      <h1>New site</h1>
-      <RecordForm
-        table="site"
-        fields={SITE_FIELDS}
-        value={blankSite(id)}
-        slice={slice}
-        site={id}
-        onCancel={() => location.assign('/site/')}
-        onSave={(value) => {
-          const given = tryGive('site.add', value as unknown as Payloads['site.add'], '', id);
-          if (typeof given !== 'string') return reasonOf(given);
-          // The form is done with: leaving it does not ask.
-          setTimeout(() => void device.flush().then(() => location.assign(`/dossier/?site=${id}`)));
-          return null;
-        }}
-      />
-    </main>
-  );
 }
 
 function DossierOf({ state }: ViewProps) {
@@ -88,8 +71,10 @@ function DossierOf({ state }: ViewProps) {
         <NavLink href="/dossier/?new=site" label="New site" />
       </nav>
       <main id="main">
-        {tab === 'site' && <SiteForm state={state} record={record} leave={leave} />}
-        {tab === 'files' && <ImportPanel site={site} />}
+        <Later>
+          {tab === 'site' && <SiteForm state={state} record={record} leave={leave} />}
+          {tab === 'files' && <ImportPanel site={site} />}
+        </Later>
         {tab !== 'site' && tab !== 'files' && (
           <RecordTable key={tab} table={tab} state={state} leave={leave} />
         )}

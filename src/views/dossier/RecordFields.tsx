@@ -74,17 +74,7 @@ function GroupField({ field, full }: { field: Field & { type: 'group' }; full: s
 }
 
 function ListField({ field, full }: { field: Field & { type: 'list' }; full: string }) {
-  const { form, change, insert, takeOut } = useReach();
-  // A line that is new is typed on next.
-  const [fresh, setFresh] = useState<{ line: number } | null>(null);
-  const root = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (fresh === null) return;
-    const lines = root.current?.querySelectorAll(':scope > .list-item');
-    const first = lines?.[fresh.line]?.querySelector<HTMLElement>('input, select, textarea');
-    first?.focus();
-    if (first instanceof HTMLInputElement) first.select();
-  }, [fresh]);
+  const { form, change } = useReach();
   const list = get(form.getValues(), full) as Draft[] | null;
   return (
     <Fieldset
@@ -103,42 +93,68 @@ function ListField({ field, full }: { field: Field & { type: 'list' }; full: str
         )
       }
     >
-      <div className="list" ref={root}>
-        {form.errors[full] && <p className="tone-failed">{form.errors[full]}</p>}
-        {list?.length === 0 && <p className="quiet">None.</p>}
-        {list?.map((item, i) => (
-          <div key={i} className="list-item">
-            <Fields fields={field.fields} path={`${full}.${i}.`} />
-            <Group className="list-buttons">
-              <Button
-                size="compact-md"
-                variant="default"
-                onClick={() => {
-                  insert(full, i + 1, structuredClone(item), true);
-                  setFresh({ line: i + 1 });
-                }}
-              >
-                Copy
-              </Button>
-              <Button size="compact-md" variant="default" onClick={() => takeOut(full, i)}>
-                Take out
-              </Button>
-            </Group>
-          </div>
-        ))}
-        {list !== null && (
-          <Button
-            size="compact-md"
-            variant="default"
-            onClick={() => {
-              insert(full, list?.length ?? 0, blankDraft(field), false);
-              setFresh({ line: list?.length ?? 0 });
-            }}
-          >
-            Add
-          </Button>
-        )}
-      </div>
+      <ListLines field={field} full={full} list={list} />
     </Fieldset>
   );
+}
+
+interface ListLinesProps {
+  field: Field & { type: 'list' };
+  full: string;
+  list: readonly Draft[] | null;
+}
+
+function ListLines({ field, full, list }: ListLinesProps) {
+  const { form, insert, takeOut } = useReach();
+  const { root, typeIn } = useFreshLine();
+  const put = (at: number, line: Draft, copied: boolean) => {
+    insert(full, at, line, copied);
+    typeIn(at);
+  };
+  return (
+    <div className="list" ref={root}>
+      {form.errors[full] && <p className="tone-failed">{form.errors[full]}</p>}
+      {list?.length === 0 && <p className="quiet">None.</p>}
+      {list?.map((item, i) => (
+        <div key={i} className="list-item">
+          <Fields fields={field.fields} path={`${full}.${i}.`} />
+          <Group className="list-buttons">
+            <Button
+              size="compact-md"
+              variant="default"
+              onClick={() => put(i + 1, structuredClone(item), true)}
+            >
+              Copy
+            </Button>
+            <Button size="compact-md" variant="default" onClick={() => takeOut(full, i)}>
+              Take out
+            </Button>
+          </Group>
+        </div>
+      ))}
+      {list !== null && (
+        <Button
+          size="compact-md"
+          variant="default"
+          onClick={() => put(list.length, blankDraft(field), false)}
+        >
+          Add
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** A line that is new is typed on next: its first field has the focus once it stands there. */
+function useFreshLine() {
+  const [fresh, setFresh] = useState<{ line: number } | null>(null);
+  const root = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (fresh === null) return;
+    const lines = root.current?.querySelectorAll(':scope > .list-item');
+    const first = lines?.[fresh.line]?.querySelector<HTMLElement>('input, select, textarea');
+    first?.focus();
+    if (first instanceof HTMLInputElement) first.select();
+  }, [fresh]);
+  return { root, typeIn: (line: number) => setFresh({ line }) };
 }

@@ -1,149 +1,132 @@
-import { Button, Checkbox, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { Checkbox, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
+import type { ComponentType } from 'react';
 import { readConcepts } from '../../core/hazard/concept';
-import type { Slice } from '../../core/record/slice';
-import type { Tables } from '../../core/record/types';
 import { SHIPPED } from '../../core/rulebook/references';
 import { MeasureInput } from '../../ui/MeasureInput';
 import type { Lines } from './draft';
+import { NOT_RECORDED, useInput, type FieldProps } from './field-props';
 import { get, type Field } from './fields';
 import { useReach } from './form-context';
-
-const NOT_RECORDED = { value: '', label: 'not recorded' };
+import { titleOf } from './record-title';
+import { ReferencesInput } from './ReferencesInput';
 
 /** The input of one field, by its type. */
-export function Input({ field, full }: { field: Field; full: string }) {
-  const { form, slice, site, change, left } = useReach();
-  const value = get(form.getValues(), full);
-  const text = (value ?? '') as string;
-  const error = form.errors[full];
-  const label = field.hint ? `${field.title} (${field.hint})` : field.title;
-  const select = (options: { value: string; label: string }[]) => (
+export function Input({ field, full }: FieldProps) {
+  const One = INPUTS[field.type as keyof typeof INPUTS] as ComponentType<FieldProps>;
+  return <One field={field} full={full} />;
+}
+
+/** Types of a field that holds others. */
+type Holding = 'list' | 'group';
+
+const INPUTS: { [T in Exclude<Field['type'], Holding>]: ComponentType<FieldProps<T>> } = {
+  measure: Measure,
+  select: ({ field, full }) => (
+    <Choice
+      field={field}
+      full={full}
+      options={field.options.map((option) => ({
+        value: String(option),
+        label: field.words?.[option] ?? String(option),
+      }))}
+    />
+  ),
+  ternary: (props) => <Choice {...props} options={YES_NO} />,
+  reference: Reference,
+  size: Size,
+  'reference-set': ReferenceSet,
+  choices: Choices,
+  references: ReferencesInput,
+  lines: LinesInput,
+  concepts: Concepts,
+  text: (props) => <Text {...props} placeholder="not recorded" />,
+  names: (props) => <Text {...props} placeholder="not recorded" />,
+  'free-text': Text,
+  date: (props) => <Text {...props} type="date" />,
+};
+
+const YES_NO = [
+  { value: 'yes', label: 'yes' },
+  { value: 'no', label: 'no' },
+];
+
+function Measure(props: FieldProps<'measure'>) {
+  const { set, left, ...input } = useInput(props);
+  const { quantity, unit } = props.field;
+  return <MeasureInput quantity={quantity} unit={unit} placeholder="not recorded" {...input} onText={set} onBlur={left} />; // prettier-ignore
+}
+
+function Choice({ options, ...props }: FieldProps & { options: { value: string; label: string }[] }) {
+  const { set, left: _, ...input } = useInput(props);
+  return <NativeSelect {...input} data={[NOT_RECORDED, ...options]} onChange={(event) => set(event.currentTarget.value)} />; // prettier-ignore
+}
+
+function Reference(props: FieldProps<'reference'>) {
+  const { slice, site } = useReach();
+  const { table } = props.field;
+  const records = slice.by(table, 'site', site);
+  return <Choice {...props} options={records.map((record) => ({ value: record.id, label: titleOf(slice, table, record) }))} />; // prettier-ignore
+}
+
+function ReferenceSet(props: FieldProps<'reference-set'>) {
+  const { slice, site } = useReach();
+  const { set, left: _, ...input } = useInput(props);
+  const sets = [...SHIPPED, ...slice.by('reference', 'site', site)];
+  return (
     <NativeSelect
-      label={label}
-      value={text}
-      error={error}
-      data={[NOT_RECORDED, ...options]}
-      onChange={(event) => change(full, event.currentTarget.value)}
+      {...input}
+      data={sets.map(({ id, title }) => ({ value: id, label: title }))}
+      onChange={(event) => set(event.currentTarget.value)}
     />
   );
-  switch (field.type) {
-    case 'measure':
-      return (
-        <MeasureInput
-          quantity={field.quantity}
-          unit={field.unit}
-          label={label}
-          value={text}
-          error={error}
-          placeholder="not recorded"
-          onText={(next) => change(full, next)}
-          onBlur={() => left(full)}
-        />
-      );
-    case 'select':
-      return select(field.options.map((option) => ({ value: String(option), label: field.words?.[option] ?? String(option) }))); // prettier-ignore
-    case 'ternary':
-      return select([
-        { value: 'yes', label: 'yes' },
-        { value: 'no', label: 'no' },
-      ]);
-    case 'reference':
-      return select(
-        slice
-          .by(field.table, 'site', site)
-          .map((record) => ({ value: record.id, label: titleOf(slice, field.table, record) })),
-      );
-    case 'size':
-      return <SizeSelect field={field} full={full} label={label} />;
-    case 'reference-set':
-      return (
-        <NativeSelect
-          label={label}
-          value={text}
-          error={error}
-          data={[...SHIPPED, ...slice.by('reference', 'site', site)].map(({ id, title }) => ({
-            value: id,
-            label: title,
-          }))}
-          onChange={(event) => change(full, event.currentTarget.value)}
-        />
-      );
-    case 'choices':
-      return (
-        <Checkbox.Group
-          size="md"
-          label={label}
-          error={error}
-          value={value as string[]}
-          onChange={(next) => change(full, next)}
-        >
-          <Group gap="sm">
-            {field.options.map((option) => (
-              <Checkbox key={option} size="md" value={option} label={option} />
-            ))}
-          </Group>
-        </Checkbox.Group>
-      );
-    case 'references':
-      return <References field={field} full={full} />;
-    case 'lines':
-      return <LinesInput field={field} full={full} label={label} />;
-    case 'concepts': {
-      const read = readConcepts(text);
-      const understood = 'concepts' in read && read.concepts.length > 0 && read.concepts.join(', ') !== text;
-      return (
-        <TextInput
-          label={label}
-          value={text}
-          error={error}
-          placeholder="not recorded"
-          description={understood ? `= ${read.concepts.join(', ')}` : undefined}
-          inputWrapperOrder={['label', 'input', 'description', 'error']}
-          onChange={(event) => change(full, event.currentTarget.value)}
-          onBlur={() => left(full)}
-        />
-      );
-    }
-    default:
-      return (
-        <TextInput
-          type={field.type === 'date' ? 'date' : 'text'}
-          label={label}
-          value={text}
-          error={error}
-          placeholder={field.type === 'free-text' ? undefined : 'not recorded'}
-          onChange={(event) => change(full, event.currentTarget.value)}
-          onBlur={() => left(full)}
-        />
-      );
-  }
+}
+
+function Choices(props: FieldProps<'choices'>) {
+  const { set, left: _, ...input } = useInput<string[]>(props);
+  return (
+    <Checkbox.Group size="md" {...input} onChange={set}>
+      <Group gap="sm">
+        {props.field.options.map((option) => (
+          <Checkbox key={option} size="md" value={option} label={option} />
+        ))}
+      </Group>
+    </Checkbox.Group>
+  );
+}
+
+function Text({ type, placeholder, ...props }: FieldProps & { type?: string; placeholder?: string }) {
+  const { set, left, ...input } = useInput(props);
+  return <TextInput type={type} placeholder={placeholder} {...input} onChange={(event) => set(event.currentTarget.value)} onBlur={left} />; // prettier-ignore
+}
+
+function Concepts(props: FieldProps<'concepts'>) {
+  const { set, left, ...input } = useInput(props);
+  const read = readConcepts(input.value);
+  const understood = 'concepts' in read && read.concepts.length > 0 && read.concepts.join(', ') !== input.value; // prettier-ignore
+  return (
+    <TextInput
+      {...input}
+      placeholder="not recorded"
+      description={understood ? `= ${read.concepts.join(', ')}` : undefined}
+      inputWrapperOrder={['label', 'input', 'description', 'error']}
+      onChange={(event) => set(event.currentTarget.value)}
+      onBlur={left}
+    />
+  );
 }
 
 /** A size out of the list of the certificate that the same record names; one that is on file and not listed stays. */
-function SizeSelect({
-  field,
-  full,
-  label,
-}: {
-  field: Field & { type: 'size' };
-  full: string;
-  label: string;
-}) {
-  const { form, slice, change } = useReach();
-  const value = (get(form.getValues(), full) ?? '') as string;
-  const at = full.slice(0, full.length - field.path.length);
-  const certificate = slice.get(
-    'certificate',
-    (get(form.getValues(), at + field.certificate) ?? '') as string,
-  );
+function Size(props: FieldProps<'size'>) {
+  const { form, slice } = useReach();
+  const { set, left: _, ...input } = useInput(props);
+  const at = props.full.slice(0, props.full.length - props.field.path.length);
+  const certificate = slice.get('certificate', (get(form.getValues(), at + props.field.certificate) ?? '') as string); // prettier-ignore
   const listed = (certificate?.sheet.sizes ?? []).map(({ size }) => size);
+  const { value } = input;
   const unknown = value !== '' && !listed.includes(value);
   return (
     <NativeSelect
-      label={label}
-      value={value}
-      error={form.errors[full]}
+      {...input}
       disabled={!certificate && value === ''}
       description={certificate ? undefined : 'Choose the certificate first; its sheet lists the sizes.'}
       inputWrapperOrder={['label', 'input', 'description', 'error']}
@@ -152,115 +135,35 @@ function SizeSelect({
         ...listed.map((size) => ({ value: size, label: size })),
         ...(unknown ? [{ value, label: `${value}, which the certificate does not list` }] : []),
       ]}
-      onChange={(event) => change(full, event.currentTarget.value)}
+      onChange={(event) => set(event.currentTarget.value)}
     />
   );
 }
 
-function LinesInput({
-  field,
-  full,
-  label,
-}: {
-  field: Field & { type: 'lines' };
-  full: string;
-  label: string;
-}) {
-  const { form, change, left } = useReach();
-  const { none, text } = get(form.getValues(), full) as Lines;
+function LinesInput(props: FieldProps<'lines'>) {
+  const { set, left, value, ...input } = useInput<Lines>(props);
+  const { none, text } = value;
   return (
     <>
       <Textarea
-        label={label}
+        {...input}
         autosize
         minRows={2}
         value={text}
-        error={form.errors[full]}
         disabled={none}
         placeholder="not recorded"
-        onChange={(event) => change(full, { none: false, text: event.currentTarget.value })}
-        onBlur={() => left(full)}
+        onChange={(event) => set({ none: false, text: event.currentTarget.value })}
+        onBlur={left}
       />
       {text.trim() === '' && (
         <Checkbox
           size="md"
           mt="xs"
-          label={field.none}
+          label={props.field.none}
           checked={none}
-          onChange={(event) => change(full, { none: event.currentTarget.checked, text })}
+          onChange={(event) => set({ none: event.currentTarget.checked, text })}
         />
       )}
     </>
   );
-}
-
-/** Most records that are listed at once; a search finds the others. */
-const MOST_LISTED = 200;
-
-/** A choice of several records, with a search. */
-function References({ field, full }: { field: Field & { type: 'references' }; full: string }) {
-  const { form, slice, site, change } = useReach();
-  const [search, setSearch] = useState('');
-  const chosen = get(form.getValues(), full) as string[];
-  const all = slice.by(field.table, 'site', site).map((record) => ({ id: record.id, title: titleOf(slice, field.table, record) })); // prettier-ignore
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = all.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)));
-  const picked = new Set(chosen);
-  const set = (ids: Iterable<string>) => change(full, [...ids]);
-  return (
-    <fieldset className="references-field">
-      <legend>
-        {field.title}: {chosen.length} of {all.length} chosen
-      </legend>
-      <Group mb="xs">
-        <TextInput
-          type="search"
-          aria-label={`Search ${field.title.toLowerCase()}`}
-          placeholder="Search"
-          value={search}
-          onChange={(event) => setSearch(event.currentTarget.value)}
-        />
-        <Button variant="default" onClick={() => set(new Set([...chosen, ...found.map(({ id }) => id)]))}>
-          {words.length > 0 ? 'Choose what was found' : 'All'}
-        </Button>
-        <Button
-          variant="default"
-          onClick={() => {
-            const out = new Set(found.map(({ id }) => id));
-            set(chosen.filter((id) => !out.has(id)));
-          }}
-        >
-          {words.length > 0 ? 'Leave out what was found' : 'None'}
-        </Button>
-      </Group>
-      {found.length === 0 && <p className="quiet">Nothing matches. Clear the search.</p>}
-      <div className="references">
-        {found.slice(0, MOST_LISTED).map(({ id, title }) => (
-          <Checkbox
-            key={id}
-            size="md"
-            label={title}
-            checked={picked.has(id)}
-            onChange={(event) =>
-              set(event.currentTarget.checked ? [...chosen, id] : chosen.filter((one) => one !== id))
-            }
-          />
-        ))}
-      </div>
-      {found.length > MOST_LISTED && (
-        <p className="quiet">{found.length - MOST_LISTED} more. Search by enclosure or label to see them.</p>
-      )}
-      {form.errors[full] && <p className="tone-failed">{form.errors[full]}</p>}
-    </fieldset>
-  );
-}
-
-/** A record as it is called in a choice. */
-export function titleOf(slice: Slice, table: string, record: Tables[keyof Tables]): string {
-  if (table === 'entry') {
-    const entry = record as Tables['entry'];
-    return `${slice.get('enclosure', entry.enclosure)?.tag ?? '?'}, entry ${entry.label}`;
-  }
-  const { tag, number, name, id } = record as unknown as Record<string, string | undefined>;
-  return tag ?? number ?? name ?? id ?? '';
 }

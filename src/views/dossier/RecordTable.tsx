@@ -1,17 +1,20 @@
 import { Button } from '@mantine/core';
-import { useState } from 'react';
+import { lazy, useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
 import type { ViewProps } from '../frame/Root';
+import { Later } from '../../ui/Later';
 import { ListTable } from '../../ui/list/ListTable';
 import { listed, naturally } from '../../ui/list/source';
 import { FORMS } from './forms';
-import { FromRegister } from './FromRegister';
 import type { Leave } from './leave';
 import { nameOf, openedAt, type Open } from './opened';
-import { RecordPage } from './RecordPage';
+
+// A form comes with the first record that is opened.
+const RecordPage = lazy(() => import('./RecordPage'));
+const FromRegister = lazy(() => import('./FromRegister'));
 
 /** One table of the dossier: its records, searched, and the one that is open. */
 export function RecordTable({ table, state, leave }: ViewProps & { table: DossierTable; leave: Leave }) {
@@ -31,14 +34,16 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
   });
   if (open)
     return (
-      <RecordPage
-        key={JSON.stringify(open)}
-        table={table}
-        state={state}
-        open={open}
-        leave={leave}
-        onOpen={setOpen}
-      />
+      <Later>
+        <RecordPage
+          key={JSON.stringify(open)}
+          table={table}
+          state={state}
+          open={open}
+          leave={leave}
+          onOpen={setOpen}
+        />
+      </Later>
     );
   return (
     <>
@@ -51,7 +56,7 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
         )}
         <Button onClick={() => setOpen({ as: 'new' })}>New {form.one}</Button>
       </div>
-      {lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}
+      <Later>{lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}</Later>
       <ListTable
         className="records"
         label={form.title}

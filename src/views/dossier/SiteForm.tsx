@@ -8,7 +8,11 @@ import { RecordForm } from './RecordForm';
 import { changed, reasonOf } from './saving';
 
 /** The site's own record: its limits and settings. */
-export function SiteForm({ state, record, leave }: ViewProps & { record: Tables['site']; leave: Leave }) {
+export default function SiteForm({
+  state,
+  record,
+  leave,
+}: ViewProps & { record: Tables['site']; leave: Leave }) {
   // What the form was opened on: somebody else's change meanwhile neither throws away what is typed nor is undone.
   const [opened, setOpened] = useState(record);
   const [turn, setTurn] = useState(0);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { DOSSIER_TABLES } from '../../core/commands/commands';
 import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
-import { faultsOf, fieldAt, offenceWords, own, toDraft, toRecord, asSent, type Draft } from './draft';
+import { faultsOf, fieldAt, own, toDraft, toRecord, asSent, type Draft } from './draft';
+import { offenceWords } from './offence-words';
 import { blankOf, get, put } from './fields';
 import { FORMS } from './forms';
 

@@ -4,6 +4,7 @@ import type { DossierTable } from '../../core/commands/commands';
 import { quantityFault } from '../../core/words/en/quantity';
 import { recordOffences } from '../../shapes/parse';
 import { blankOf, get, put, type Field } from './fields';
+import { offenceWords } from './offence-words';
 
 /** A record while it is typed: every figure and word as the text that stands in its field. */
 export type Draft = Record<string, unknown>;
@@ -226,16 +227,4 @@ export function fieldAt(path: string, paths: ReadonlySet<string>): string {
   for (const one of [path, `${path}.0`]) if (paths.has(one)) return one;
   const outer = path.replace(/\.[^.]+$/, '');
   return outer === path ? path : paths.has(outer) ? outer : fieldAt(outer, paths);
-}
-
-/** What the server's check says, as it stands under a field. */
-export function offenceWords(message: string): string {
-  if (
-    /^(is required|may not be null|must not be empty|must be an object|must hold at least 1)$/.test(message)
-  )
-    return 'Not filled in yet; this has to be known before the record can be kept.';
-  if (message === 'must have its lower limit first')
-    return 'The lower figure comes first, the higher one second.';
-  const options = /^must be one of: (.*)$/.exec(message)?.[1];
-  return options === undefined ? `It ${message}.` : `Choose one of: ${options}.`;
 }

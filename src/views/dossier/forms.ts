@@ -3,9 +3,9 @@ import { DIVISION_CLASSES, DIVISION_GROUPS } from '../../core/hazard/division';
 import { AREA_GROUPS } from '../../core/hazard/group';
 import { ZONES } from '../../core/hazard/level';
 import { TEMPERATURE_CLASSES } from '../../core/hazard/temperature';
+import { CHECK_IDS } from '../../core/record/check-ids';
 import { GRADES, INSTRUMENT_KINDS, UNITS, WEATHERS } from '../../core/record/types';
 import { SHIPPED } from '../../core/rulebook/references';
-import { RULES } from '../../core/rulebook/rules';
 import {
   date,
   free,
@@ -156,7 +156,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
           pick(
             'check',
             'Check',
-            RULES.map(({ id }) => id),
+            CHECK_IDS,
           ),
           text('text', 'Document, clause, topic'),
         ],

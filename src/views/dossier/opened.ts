@@ -3,11 +3,11 @@ import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
 import { device, parameter } from '../hand/hand';
 import type { ViewProps } from '../frame/Root';
-import { offenceWords } from './draft';
 import { blankOf, get } from './fields';
 import { FORMS } from './forms';
+import { offenceWords } from './offence-words';
 import { reasonOf } from './saving';
-import { titleOf } from './RecordInput';
+import { titleOf } from './record-title';
 
 /** What is open beside the list: a record, a new one, a copy of one, or a refused one that is mended. */
 export type Open =

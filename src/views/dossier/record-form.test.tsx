@@ -6,7 +6,8 @@ import { DOSSIER_TABLES, type DossierTable } from '../../core/commands/commands'
 import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
 import { blankOf } from './fields';
 import { FORMS } from './forms';
-import { RecordForm, type SaveFault } from './RecordForm';
+import { RecordForm } from './RecordForm';
+import type { SaveFault } from './use-record-form';
 
 Element.prototype.scrollIntoView = () => {};
 

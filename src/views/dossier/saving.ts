@@ -1,5 +1,5 @@
 import { api, type ApiError } from '../../client/api';
-import type { SaveFault } from './RecordForm';
+import type { SaveFault } from './use-record-form';
 
 /** Why the records refuse something, at the path of the field. */
 export const reasonOf = ({ field, message }: SaveFault): SaveFault => ({

@@ -2,6 +2,7 @@ import { DropArea } from '../../ui/DropArea';
 import { FileChoice } from '../../ui/FileChoice';
 import { Button, NativeSelect } from '@mantine/core';
 import { useRef, useState } from 'react';
+import { count } from '../../core/words/en/format';
 import { api, ApiError, type ImportPreview } from '../../client/api';
 import type { ImportItem } from '../../core/commands/commands';
 import { device } from '../hand/hand';
@@ -22,17 +23,57 @@ type ImportKind = keyof typeof KINDS;
 const ALL = Object.keys(KINDS) as ImportKind[];
 
 /** Takes a file in: shows what it would change, row by row, before anything is changed. */
-export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: readonly ImportKind[] }) {
+export default function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: readonly ImportKind[] }) {
   const [kind, setKind] = useState<ImportKind>(kinds[0]!);
+  const { name, preview, problem, reading, read, forget, cancel } = useReading(site, kind);
+  const take = () => {
+    if (!preview) return;
+    const items = preview.items as ImportItem[];
+    const done = `${count(items.length, 'record')} from ${name} ${items.length === 1 ? 'is' : 'are'} taken in.`;
+    if (give('dossier.import', { source: name, items }, done)) forget();
+  };
+  return (
+    <section className="import" aria-label="Import">
+      <h2>Import</h2>
+      <NativeSelect
+        className="field"
+        label="What the file holds"
+        value={kind}
+        data={kinds.map((id) => ({ value: id, label: KINDS[id].title }))}
+        onChange={(event) => {
+          setKind(event.currentTarget.value as ImportKind);
+          forget();
+        }}
+      />
+      <DropArea onFile={(file) => void read(file)}>
+        <FileChoice
+          title="Choose the file"
+          accept={KINDS[kind].accept}
+          onFiles={([file]) => void read(file!)}
+        />
+      </DropArea>
+      {reading && <TaskBar task={reading} words={`Reading ${name}`} onCancel={cancel} />}
+      {problem && (
+        <p role="alert" className="tone-failed">
+          {problem}
+        </p>
+      )}
+      {preview && <Preview preview={preview} name={name} onTake={take} />}
+    </section>
+  );
+}
+
+/** Reads a file on the server, which says what it would change. */
+function useReading(site: string, kind: ImportKind) {
   const [name, setName] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
   const [problem, setProblem] = useState('');
   const [reading, setReading] = useState<string | null>(null);
   const abort = useRef<AbortController | null>(null);
-
+  const forget = () => setPreview(null);
   const read = async (file: File) => {
     setName(file.name);
-    setPreview(null);
+    forget();
     setProblem('');
     const task = device.id();
     setReading(task);
@@ -46,55 +87,7 @@ export function ImportPanel({ site, kinds = ALL }: { site: string; kinds?: reado
       setReading(null);
     }
   };
-  const take = () => {
-    if (!preview) return;
-    const items = preview.items as ImportItem[];
-    if (
-      give(
-        'dossier.import',
-        { source: name, items },
-        `${items.length} ${items.length === 1 ? 'record' : 'records'} from ${name} are taken in.`,
-      )
-    )
-      setPreview(null);
-  };
-
-  return (
-    <section className="import" aria-label="Import">
-      <h2>Import</h2>
-      <NativeSelect
-        className="field"
-        label="What the file holds"
-        value={kind}
-        onChange={(event) => {
-          setKind(event.target.value as ImportKind);
-          setPreview(null);
-        }}
-      >
-        {kinds.map((id) => (
-          <option key={id} value={id}>
-            {KINDS[id].title}
-          </option>
-        ))}
-      </NativeSelect>
-      <DropArea onFile={(file) => void read(file)}>
-        <FileChoice
-          title="Choose the file"
-          accept={KINDS[kind].accept}
-          onFiles={([file]) => void read(file!)}
-        />
-      </DropArea>
-      {reading && (
-        <TaskBar task={reading} words={`Reading ${name}`} onCancel={() => abort.current?.abort()} />
-      )}
-      {problem && (
-        <p role="alert" className="tone-failed">
-          {problem}
-        </p>
-      )}
-      {preview && <Preview preview={preview} name={name} onTake={take} />}
-    </section>
-  );
+  return { name, preview, problem, reading, read, forget, cancel: () => abort.current?.abort() };
 }
 
 const ACTIONS = { add: 'new', change: 'changed', same: 'as on file' } as const;

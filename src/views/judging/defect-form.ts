@@ -1,5 +1,5 @@
 import { useForm, type UseFormReturnType } from '@mantine/form';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Severity } from '../../core/defects/severity';
 import type { Payloads } from '../../core/commands/commands';
 import type { Defect } from '../../core/record/types';
@@ -48,6 +48,7 @@ export function useDefectForm(defect: Defect, refused: Waiting | null = null): D
     validate: { reason: (reason, { level }) => reasonFault(defect, level, reason) },
     validateInputOnChange: ['reason'],
   });
+  const latest = useFollowed(defect, form);
   const [problem, setProblem] = useState<string | null>(null);
   const changed = changesOf(defect, form.values);
   const dirty = Object.keys(changed).length > 0;
@@ -68,9 +69,34 @@ export function useDefectForm(defect: Defect, refused: Waiting | null = null): D
     return false;
   };
   // What was typed is kept when the form is closed by whatever way; a level without its reason is not.
-  useEffect(() => () => leave(defect, form.getValues()), []); // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => () => leave(latest.current, form.getValues()), []); // eslint-disable-line react-hooks/exhaustive-deps
   useAskBeforeLeaving(dirty);
   return { form, dirty, keep, problem };
+}
+
+/**
+ * A field that nobody has typed in since the record was last the same says what the record says: after a change was
+ * taken back, by this hand or by another. What is typed stays.
+ *
+ * @returns the record as it is now, for what runs when the form is gone
+ */
+function useFollowed(defect: Defect, form: UseFormReturnType<DefectDraft>) {
+  const latest = useRef(defect);
+  useEffect(() => {
+    const before = draftOf(latest.current);
+    const now = draftOf(defect);
+    const typed = form.getValues();
+    latest.current = defect;
+    const follows = (['owner', 'action', 'due', 'level'] as const).filter(
+      (field) =>
+        now[field] !== before[field] && (typed[field] === before[field] || typed[field] === now[field]),
+    );
+    if (follows.length === 0) return;
+    form.setValues(Object.fromEntries(follows.map((field) => [field, now[field]])));
+    // The reason has gone with its level.
+    if (follows.includes('level')) form.setFieldValue('reason', '');
+  }, [defect]); // eslint-disable-line react-hooks/exhaustive-deps
+  return latest;
 }
 
 /** What a change that was not taken had typed. */
@@ -108,9 +134,12 @@ function changesOf(
   };
 }
 
-function leave(opened: Defect, draft: DefectDraft): void {
-  const { severity, severityReason, ...set } = changesOf(opened, draft);
+/** Keeps what was typed since the record was last seen, unless the record says it by now: its form may go away with the very change that it has made. */
+function leave(seen: Defect, draft: DefectDraft): void {
+  const record = device.state().slice.get('defect', seen.id);
+  const { severity, severityReason, ...set } = changesOf(seen, draft);
+  const unsaid = record ? changesOf(record, draft) : {};
   const level = severity !== undefined && severityReason?.trim() ? { severity, severityReason } : {};
-  const whole = { ...set, ...level };
-  if (Object.keys(whole).length > 0) tryGive('defect.edit', { id: opened.id, set: whole }, 'What you typed of the defect is kept.'); // prettier-ignore
+  const whole = Object.fromEntries(Object.entries({ ...set, ...level }).filter(([field]) => field in unsaid));
+  if (Object.keys(whole).length > 0) tryGive('defect.edit', { id: seen.id, set: whole }, 'What you typed of the defect is kept.'); // prettier-ignore
 }

@@ -4,7 +4,7 @@ import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
 import type { EntryStatus, Id } from '../../core/record/types';
-import { standingState } from '../../core/rulebook/assess';
+import { standingState } from '../../core/record/standing';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { count, day } from '../../core/words/en/format';
 import { STATE_WORDS } from '../../core/words/en/labels';

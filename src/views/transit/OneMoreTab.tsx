@@ -11,7 +11,7 @@ import { drawCoring } from '../../drawing/transit/coring';
 import { DrawingView } from '../../ui/heart/DrawingView';
 
 /** One more cable: every spare that can take it, or where a hole can be cored. */
-export function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: TransitSheet }) {
+export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: TransitSheet }) {
   const diameter = useMeasure('length');
   const off = useMeasure('length');
   const mm = diameter.value !== null && diameter.value > 0 ? diameter.value : null;

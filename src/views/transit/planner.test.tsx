@@ -7,7 +7,7 @@ import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
 import { greedyPack } from '../../core/transit/pack/pack';
 import type { PackJob } from '../../core/transit/pack/types';
 import type { PackNews } from '../../workers/pack';
-import { Planner } from './Planner';
+import Planner from './Planner';
 
 /** A worker that answers when a test says so. */
 class Hand {

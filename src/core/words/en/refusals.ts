@@ -49,6 +49,7 @@ const REFUSALS: Record<RefusalKey, Wording> = {
   'place.none': 'This kind of entry has no such place to measure.',
   'pour.looked-before': 'Looked at before it was packed: correct one of the times.',
   'pour.packed-before': 'Packed before it was mixed: correct one of the times.',
+  'program.opening': 'The program is still being opened. Press again in a moment.',
   'reading.struck': 'This reading is struck out already.',
   'record.exists': ({ table }) =>
     `A ${nounOf(table as TableName)} with this id exists already. Make a new id.`,

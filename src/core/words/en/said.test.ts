@@ -4,7 +4,8 @@ import type { AnyCommand } from '../../commands/commands';
 import { hashOfSeal } from '../../record/seal';
 import type { MemorySlice } from '../../record/slice';
 import { recordsWith } from '../../rulebook/sound-entry.test.data';
-import { defectStatement, withSaid } from './said';
+import { defectStatement } from './defects';
+import { withSaid } from './said';
 
 const AT = '2026-03-04T12:00:00Z';
 

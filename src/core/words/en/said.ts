@@ -2,7 +2,7 @@ import { failedFinding } from '../../commands/apply-defect';
 import type { AnyCommand } from '../../commands/commands';
 import type { Finding } from '../../record/finding';
 import type { Slice } from '../../record/slice';
-import type { Defect, Said } from '../../record/types';
+import type { Said } from '../../record/types';
 import { assessDossier } from '../../rulebook/assess';
 import { dossierOf, type Dossier } from '../../rulebook/dossier';
 import { statement } from './findings';
@@ -40,9 +40,3 @@ const saidOf = (findings: readonly Finding[]): Said => ({
   language: LANGUAGE,
   sentences: findings.map((finding) => ({ check: finding.check, text: statement(finding) })),
 });
-
-/** A defect in a list: in today's words where its facts are known, else as it was shown. */
-export const defectStatement = ({
-  finding,
-  statement: said,
-}: Pick<Defect, 'finding' | 'statement'>): string => (finding ? statement(finding) : said);

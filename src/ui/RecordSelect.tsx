@@ -1,0 +1,34 @@
+import { Select } from '@mantine/core';
+import '@mantine/core/styles/Combobox.layer.css';
+import '@mantine/core/styles/Popover.layer.css';
+
+interface RecordSelectProps {
+  label: string;
+  /** Id of the record that is chosen; empty for none. */
+  value: string;
+  /** What stands where none is chosen. */
+  none: string;
+  records: readonly { value: string; label: string }[];
+  onChange: (id: string) => void;
+}
+
+/** Most records that the list shows at once; what is typed narrows it down. */
+const MOST_SHOWN = 50;
+
+/** A choice of one record out of many, found by typing a part of its name. */
+export const RecordSelect = ({ value, none, records, onChange, ...rest }: RecordSelectProps) => (
+  <Select
+    {...rest}
+    className="field"
+    searchable
+    clearable
+    limit={MOST_SHOWN}
+    placeholder={none}
+    nothingFoundMessage="Nothing matches"
+    data={records}
+    value={value === '' ? null : value}
+    onChange={(id) => onChange(id ?? '')}
+    clearButtonProps={{ 'aria-label': 'Choose none' }}
+    comboboxProps={{ withinPortal: true, transitionProps: { duration: 0 } }}
+  />
+);
