@@ -16,19 +16,21 @@ interface RecordSelectProps {
 const MOST_SHOWN = 50;
 
 /** A choice of one record out of many, found by typing a part of its name. */
-export const RecordSelect = ({ value, none, records, onChange, ...rest }: RecordSelectProps) => (
-  <Select
-    {...rest}
-    className="field"
-    searchable
-    clearable
-    limit={MOST_SHOWN}
-    placeholder={none}
-    nothingFoundMessage="Nothing matches"
-    data={records}
-    value={value === '' ? null : value}
-    onChange={(id) => onChange(id ?? '')}
-    clearButtonProps={{ 'aria-label': 'Choose none' }}
-    comboboxProps={{ withinPortal: true, transitionProps: { duration: 0 } }}
-  />
-);
+export default function RecordSelect({ value, none, records, onChange, ...rest }: RecordSelectProps) {
+  return (
+    <Select
+      {...rest}
+      className="field"
+      searchable
+      clearable
+      limit={MOST_SHOWN}
+      placeholder={none}
+      nothingFoundMessage="Nothing matches"
+      data={records}
+      value={value === '' ? null : value}
+      onChange={(id) => onChange(id ?? '')}
+      clearButtonProps={{ 'aria-label': 'Choose none' }}
+      comboboxProps={{ withinPortal: true, transitionProps: { duration: 0 } }}
+    />
+  );
+}

@@ -74,7 +74,7 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
 
   await clickText(page, '.dossier nav button', 'Rounds');
   await clickText(page, 'button', 'New round');
-  await (await page.$('.record-form input'))!.type('Round 15');
+  await (await page.waitForSelector('.record-form input'))!.type('Round 15');
   await clickText(page, 'button', 'All');
   await clickText(page, '.record-form button', 'Save');
   await waitForText(page, '.records', 'Round 15');

@@ -104,6 +104,7 @@ describe('certificates', () => {
     const { page, errors } = await openPage(demo.browser);
     await openAs(page, demo.served, 'R. Tarn', '/certificates/?site=marrowick');
     await clickText(page, '.series aside button', 'Files in and out');
+    await page.waitForSelector('.import select');
     await page.select('.import select', 'sizes');
     await page.evaluate(() => {
       const input = document.querySelector<HTMLInputElement>('.import input[type="file"]')!;

@@ -141,6 +141,8 @@ describe('a device', () => {
     const page = await openPage();
     await openAs(page, proxy, 'A. Vell', '/dossier/?site=proving-ground&table=area');
     await page.waitForSelector('.records');
+    // The forms are fetched when the page has time; until then it needs its line.
+    await page.waitForFunction(() => performance.getEntriesByType('resource').some(({ name }) => name.includes('RecordPage'))); // prettier-ignore
     proxy.line = { is: 'away' };
     await clickText(page, 'button', 'New area');
     await page.waitForSelector('.record-form');

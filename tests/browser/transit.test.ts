@@ -65,7 +65,7 @@ describe('the transit board', () => {
     await fill(page, '.stack .recess input', 0, '19');
     await clickText(page, '.stack .recess button', 'Keep it');
     await waitForText(page, '.judgement', 'it travelled too far');
-    await page.$eval('.plate-button', (button) => (button as HTMLElement).click());
+    await (await page.waitForSelector('[aria-label^="Plate on row 1"]'))!.click();
     await waitForText(page, '.judgement', 'has no stay plate');
     expect(errors).toEqual([]);
     await page.close();

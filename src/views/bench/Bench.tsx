@@ -1,5 +1,6 @@
+import { fetched } from '../../ui/fetched';
 import { Button } from '@mantine/core';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Finding } from '../../core/record/finding';
 import type { Slice } from '../../core/record/slice';
@@ -31,11 +32,11 @@ import { useWay, type Way } from './use-way';
 import { WalkList } from './WalkList';
 import { WorkPanel } from './WorkPanel';
 
-const DefectSheet = lazy(() => import('./DefectSheet'));
-const SealSheet = lazy(() => import('./SealSheet'));
-const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
-const CaliperPanel = lazy(() => import('../testing/CaliperPanel'));
-const GaugePanel = lazy(() => import('../testing/GaugePanel'));
+const DefectSheet = fetched(() => import('./DefectSheet'));
+const SealSheet = fetched(() => import('./SealSheet'));
+const AsLeftSheet = fetched(() => import('../judging/AsLeftSheet'));
+const CaliperPanel = fetched(() => import('../testing/CaliperPanel'));
+const GaugePanel = fetched(() => import('../testing/GaugePanel'));
 
 /** The bench: judge one entry. */
 export default function Bench() {

@@ -1,4 +1,5 @@
-import { lazy } from 'react';
+
+import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
 import { TabBar } from '../../ui/TabBar';
 import { Root } from '../frame/Root';
@@ -6,8 +7,8 @@ import './certificates.css';
 import { Series } from './Series';
 import { tabIn, useAddress } from '../hand/address';
 
-const FindGland = lazy(() => import('./FindGland'));
-const Schedule = lazy(() => import('./Schedule'));
+const FindGland = fetched(() => import('./FindGland'));
+const Schedule = fetched(() => import('./Schedule'));
 
 const TABS = [
   ['series', 'Certificates'],

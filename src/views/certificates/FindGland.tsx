@@ -4,7 +4,7 @@ import type { Id } from '../../core/record/types';
 import { currentRound, dossierOf } from '../../core/rulebook/dossier';
 import { known } from '../../core/words/en/format';
 import { naturally } from '../../ui/list/source';
-import { RecordSelect } from '../../ui/RecordSelect';
+import RecordSelect from '../../ui/RecordSelect';
 import { parameter } from '../hand/hand';
 import { CableFields, useCable } from './CableFields';
 import { Ranking } from './Ranking';

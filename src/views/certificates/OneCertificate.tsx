@@ -1,5 +1,6 @@
+import { fetched } from '../../ui/fetched';
 import { Button } from '@mantine/core';
-import { lazy } from 'react';
+
 import { seriesOf, type SeriesPart } from '../../core/finder/series';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate } from '../../core/record/types';
@@ -14,7 +15,7 @@ import { CertificateFacts } from './CertificateFacts';
 import { SizeTable } from './SizeTable';
 import { Touched } from './Touched';
 
-const FitsSize = lazy(() => import('./FitsSize'));
+const FitsSize = fetched(() => import('./FitsSize'));
 
 /** A certificate on file: what it says, its ranges with the cable in the hand, and what rests on it. */
 export function OneCertificate({ slice, certificate }: { slice: Slice; certificate: Certificate }) {

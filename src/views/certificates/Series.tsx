@@ -1,5 +1,6 @@
+import { fetched } from '../../ui/fetched';
 import { Button, Stack } from '@mantine/core';
-import { lazy, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate, Id } from '../../core/record/types';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
@@ -10,7 +11,7 @@ import { SideList } from '../../ui/list/SideList';
 import { useAddress } from '../hand/address';
 import { OneCertificate } from './OneCertificate';
 
-const ImportPanel = lazy(() => import('../frame/ImportPanel'));
+const ImportPanel = fetched(() => import('../frame/ImportPanel'));
 
 const STATES = [
   ['', 'every state'],

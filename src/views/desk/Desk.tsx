@@ -1,6 +1,8 @@
-import { Button, NativeSelect, NavLink } from '@mantine/core';
+import { fetched } from '../../ui/fetched';
+import { Button, NavLink } from '@mantine/core';
 import '@mantine/core/styles/NavLink.layer.css';
-import { useState, type ComponentType } from 'react';
+import { Suspense, useState, type ComponentType } from 'react';
+import { naturally } from '../../ui/list/source';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
 import type { KeyBinding } from '../../ui/keys';
 import { parameter } from '../hand/hand';
@@ -14,6 +16,8 @@ import './desk.css';
 import { EarthTool } from './EarthTool';
 import { ThreadTool } from './ThreadTool';
 import { useAddress } from '../hand/address';
+
+const RecordSelect = fetched(() => import('../../ui/RecordSelect'));
 
 interface Tool {
   id: string;
@@ -50,24 +54,16 @@ export default function Desk() {
   );
 }
 
-function DeskOf({
-  state,
-  tool,
-  onOpen,
-}: {
-  state: ViewProps['state'];
+interface DeskOfProps extends ViewProps {
   tool: Tool;
   onOpen: (id: string) => void;
-}) {
-  const { slice, site } = state;
+}
+
+function DeskOf({ state, tool, onOpen }: DeskOfProps) {
+  const { slice } = state;
   const [entryId, setEntry] = useState(() => parameter('entry') ?? '');
   const entry = entryId ? slice.get('entry', entryId) : null;
   const dossier = entry ? dossierOf(slice, entry.id, currentRound(slice, entry.id, entry.site)) : null;
-  const entries = slice.by('entry', 'site', site).map((one) => ({
-    id: one.id,
-    title: `${slice.get('enclosure', one.enclosure)?.tag ?? '?'}, entry ${one.label}`,
-  }));
-  entries.sort((a, b) => a.title.localeCompare(b.title, 'en', { numeric: true }));
   const { View } = tool;
   return (
     <div className="desk">
@@ -88,24 +84,7 @@ function DeskOf({
       <main id="main" tabIndex={-1}>
         <header>
           <h1>{tool.title}</h1>
-          <NativeSelect
-            className="field from-entry"
-            label="Values of"
-            value={entry?.id ?? ''}
-            onChange={(event) => setEntry(event.target.value)}
-          >
-            <option value="">no entry, typed here</option>
-            {entries.map(({ id, title }) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </NativeSelect>
-          {entry && (
-            <Button component="a" variant="default" href={`/bench/?site=${site}&entry=${entry.id}`}>
-              To its bench
-            </Button>
-          )}
+          <ValuesOf state={state} entry={entry?.id ?? ''} onEntry={setEntry} />
         </header>
         {/* Another entry or helper starts from its own values. */}
         <View key={`${tool.id} ${entry?.id ?? ''}`} dossier={dossier} />
@@ -114,5 +93,38 @@ function DeskOf({
         </p>
       </main>
     </div>
+  );
+}
+
+/** Whose values a helper starts from. */
+function ValuesOf({
+  state: { slice, site },
+  entry,
+  onEntry,
+}: ViewProps & { entry: string; onEntry: (id: string) => void }) {
+  const entries = slice
+    .by('entry', 'site', site)
+    .map(({ id, enclosure, label }) => ({
+      value: id,
+      label: `${slice.get('enclosure', enclosure)?.tag ?? '?'}, entry ${label}`,
+    }))
+    .sort((a, b) => naturally(a.label, b.label));
+  return (
+    <>
+      <Suspense fallback={null}>
+        <RecordSelect
+          label="Values of"
+          none="no entry, typed here"
+          value={entry}
+          records={entries}
+          onChange={onEntry}
+        />
+      </Suspense>
+      {entry && (
+        <Button component="a" variant="default" href={`/bench/?site=${site}&entry=${entry}`}>
+          To its bench
+        </Button>
+      )}
+    </>
   );
 }

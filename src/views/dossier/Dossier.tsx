@@ -1,6 +1,7 @@
+import { fetched } from '../../ui/fetched';
 import { NavLink } from '@mantine/core';
 import '@mantine/core/styles/NavLink.layer.css';
-import { lazy } from 'react';
+
 import type { DossierTable } from '../../core/commands/commands';
 import { useAddress } from '../hand/address';
 import { parameter, useDevice } from '../hand/hand';
@@ -11,9 +12,9 @@ import { FORMS } from './forms';
 import { useLeave } from './leave';
 import { recordsOf, RecordTable } from './RecordTable';
 
-const ImportPanel = lazy(() => import('../frame/ImportPanel'));
-const NewSite = lazy(() => import('./NewSite'));
-const SiteForm = lazy(() => import('./SiteForm'));
+const ImportPanel = fetched(() => import('../frame/ImportPanel'));
+const NewSite = fetched(() => import('./NewSite'));
+const SiteForm = fetched(() => import('./SiteForm'));
 
 type Tab = DossierTable | 'site' | 'files';
 

@@ -1,5 +1,6 @@
+import { fetched } from '../../ui/fetched';
 import { Button } from '@mantine/core';
-import { lazy, useState } from 'react';
+import { useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
@@ -13,8 +14,8 @@ import type { Leave } from './leave';
 import { nameOf, openedAt, type Open } from './opened';
 
 // A form comes with the first record that is opened.
-const RecordPage = lazy(() => import('./RecordPage'));
-const FromRegister = lazy(() => import('./FromRegister'));
+const RecordPage = fetched(() => import('./RecordPage'));
+const FromRegister = fetched(() => import('./FromRegister'));
 
 /** One table of the dossier: its records, searched, and the one that is open. */
 export function RecordTable({ table, state, leave }: ViewProps & { table: DossierTable; leave: Leave }) {

@@ -1,3 +1,4 @@
+import { fetched } from '../../ui/fetched';
 import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
@@ -30,7 +31,7 @@ import '@mantine/core/styles/Kbd.layer.css';
 import '@mantine/core/styles/Tabs.layer.css';
 import '@mantine/core/styles/SegmentedControl.layer.css';
 import { AppShell, Button, MantineProvider } from '@mantine/core';
-import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import type { DeviceState } from '../../device/device';
 import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
@@ -41,10 +42,10 @@ import { Head } from './Head';
 import type { ViewName } from './way';
 import { Notices } from './Notices';
 
-const Palette = lazy(() => import('./Palette'));
-const WhoAreYou = lazy(() => import('./WhoAreYou'));
-const KeyList = lazy(() => import('./KeyList'));
-const Voice = lazy(() => import('./Voice'));
+const Palette = fetched(() => import('./Palette'));
+const WhoAreYou = fetched(() => import('./WhoAreYou'));
+const KeyList = fetched(() => import('./KeyList'));
+const Voice = fetched(() => import('./Voice'));
 
 /** A view's own keys, shown in the list of keys. */
 export interface ViewProps {

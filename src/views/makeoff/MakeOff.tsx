@@ -1,4 +1,5 @@
-import { lazy, Suspense, useState } from 'react';
+import { fetched } from '../../ui/fetched';
+import { Suspense, useState } from 'react';
 import { now } from '../../client/clock';
 import type { Id } from '../../core/record/types';
 import { useDevice } from '../hand/hand';
@@ -10,7 +11,7 @@ import { StartWork } from './StartWork';
 import { WorkPage } from './WorkPage';
 import { useAddress } from '../hand/address';
 
-const AsLeftSheet = lazy(() => import('../judging/AsLeftSheet'));
+const AsLeftSheet = fetched(() => import('../judging/AsLeftSheet'));
 
 /** Make-off: do the work in order, several entries at once. */
 export default function MakeOffView() {

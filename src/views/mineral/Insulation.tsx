@@ -1,5 +1,6 @@
+import { LogChart } from '../../ui/LogChart';
 import { Button, Table } from '@mantine/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { historyOf } from '../../core/rulebook/cable-tests';
 import { isSignificant, type Trend } from '../../core/mineral/trend';
 import type { Slice } from '../../core/record/slice';
@@ -10,8 +11,6 @@ import { InsulationGrid } from '../testing/InsulationGrid';
 import { megohmWords } from '../testing/insulation-words';
 import { StartTest } from '../testing/StartTest';
 import { testsOf } from '../testing/tests-of';
-
-const LogChart = lazy(() => import('../testing/LogChart'));
 
 const DAY_MS = 86_400_000;
 const YEAR_MS = 365.25 * DAY_MS;
@@ -63,30 +62,31 @@ function noForecast(trend: Trend | null): string {
 function History({ cable, tests }: { cable: Cable; tests: readonly InsulationTest[] }) {
   const { points, trend, crossing } = useMemo(() => historyOf(cable, tests), [cable, tests]);
   const { serviceMegohm } = cable.mineral!;
-  const drawn = useMemo(() => {
+  const curve = useMemo(() => {
     const x = (t: number) => t / YEAR_MS + 1970;
     const until = crossing ? crossing.t : (points[points.length - 1]?.t ?? 0);
     const line =
       trend && points.length > 0
         ? [points[0]!.t, until].map((t) => ({ x: x(t), y: Math.exp(trend.intercept + trend.slope * t) }))
         : [];
-    return { points: points.map(({ t, megohm }) => ({ x: x(t), y: megohm })), line };
-  }, [points, trend, crossing]);
+    return {
+      points: points.map(({ t, megohm }) => ({ x: x(t), y: megohm })),
+      fitted: line,
+      levels: [serviceMegohm],
+    };
+  }, [points, trend, crossing, serviceMegohm]);
   if (points.length === 0) return <p className="quiet">No test of this cable counts yet.</p>;
   const month = (t: number) => new Date(t).toLocaleDateString('en-GB', { month: 'short', year: 'numeric' });
   return (
     <section>
       <h2>The worst pair of every test</h2>
-      <Suspense fallback={<div className="chart" />}>
-        <LogChart
-          points={drawn.points}
-          fitted={drawn.line}
-          threshold={serviceMegohm}
-          xTitle="Year"
-          label="Insulation over the years"
-          xWords={yearWords}
-        />
-      </Suspense>
+      <LogChart
+        curve={curve}
+        xTitle="Year"
+        yTitle="Insulation at 20 °C, MΩ"
+        label="Insulation over the years"
+        xWords={yearWords}
+      />
       <p className={crossing ? 'tone-close' : ''} role="status">
         {crossing
           ? `At this rate it falls below ${megohmWords(serviceMegohm)} in ${month(crossing.t)}${crossing.expanded === null ? '' : `, give or take ${spanWords(crossing.expanded)}`}.`

@@ -9,23 +9,17 @@ import { ACTION_WORDS, megohmWords, STAGE_WORDS, VERDICT_GLYPH, VERDICT_WORDS } 
 import { TesterTray } from './TesterTray';
 import { useNow } from '../hand/use-now';
 
-/** The pairs of a test as a grid to fill, and what follows. */
-export function InsulationGrid({
-  cable,
-  test,
-  before,
-}: {
+interface InsulationGridProps {
   cable: Cable;
   test: InsulationTest;
   before: InsulationTest | null;
-}) {
-  const nowMs = useNow(5000);
+}
+
+/** The pairs of a test as a grid to fill, and what follows. */
+export function InsulationGrid({ cable, test, before }: InsulationGridProps) {
+  const state = stateOfTest(cable, test, useNow(5000));
   const [chosen, setChosen] = useState<string | null>(null);
-  const { pairs, judged, missing, action, thresholdMegohm, oldestMin } = stateOfTest(cable, test, nowMs);
-  const newest = newestByPair(test.readings);
-  const falls = before ? fallsBetween(cable, before, test) : [];
-  const { conductors, screened, windowMin } = cable.mineral!;
-  const names = [...conductors, ...(screened ? ['screen'] : []), 'sheath'];
+  const { pairs, missing, thresholdMegohm } = state;
   const pair = chosen ?? missing[0] ?? pairs[0]!;
   return (
     <section aria-label="Test in hand">
@@ -33,70 +27,116 @@ export function InsulationGrid({
         {STAGE_WORDS[test.stage]}, {test.temperatureC} °C, far end {test.farEndSealed ? 'sealed' : 'open'}; at
         least {megohmWords(thresholdMegohm)} is asked for
       </h2>
-      <div className="wide-table">
-        <Table className="ir-grid">
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Td />
-              {names.slice(1).map((name) => (
-                <Table.Th key={name} scope="col">
-                  {name}
-                </Table.Th>
-              ))}
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {names.slice(0, -1).map((row, i) => (
-              <Table.Tr key={row}>
-                <Table.Th scope="row">{row}</Table.Th>
-                {names.slice(1).map((column, j) => {
-                  if (j < i) return <Table.Td key={column} />;
-                  const id = `${row}-${column}`;
-                  const state = judged.get(id);
-                  const reading = newest.get(id);
-                  return (
-                    <Table.Td key={column}>
-                      <UnstyledButton aria-pressed={id === pair} onClick={() => setChosen(id)}>
-                        <SealGlyph
-                          state={state ? VERDICT_GLYPH[state.verdict] : 'unread'}
-                          label={`${id}: ${state ? VERDICT_WORDS[state.verdict] : 'not read'}`}
-                        />
-                        <span className="figures">
-                          {reading ? megohmWords(reading.megohm, reading.saturated) : 'read'}
-                        </span>
-                      </UnstyledButton>
-                    </Table.Td>
-                  );
-                })}
-              </Table.Tr>
-            ))}
-          </Table.Tbody>
-        </Table>
-      </div>
+      <PairGrid cable={cable} test={test} judged={state.judged} chosen={pair} onChoose={setChosen} />
       <TesterTray
         key={pair}
         test={test}
         pair={pair}
-        onRead={() => {
-          const left = missing.filter((one) => one !== pair);
-          setChosen(left[0] ?? pair);
-        }}
+        onRead={() => setChosen(missing.find((one) => one !== pair) ?? pair)}
       />
-      <p
-        className={`verdict ${action === null ? 'open' : action === 'record' || action === 'seal-now' ? 'good' : 'bad'}`}
-        role="status"
-      >
-        {action === null ? `${count(missing.length, 'pair')} left to read.` : ACTION_WORDS[action]}
-        {action === 'seal-now' &&
-          ` The oldest reading is ${figure(oldestMin, 0)} min old; ${windowMin} min are allowed.`}
-      </p>
-      {falls.map(({ pair: fallen, beforeMegohm, afterMegohm }) => (
-        <p key={fallen} className="tone-failed">
-          {fallen} fell from {megohmWords(beforeMegohm)} to {megohmWords(afterMegohm)} at 20 °C since the test
-          before, by more than the factor {cable.mineral!.fallFactor}: moisture is getting in, or something
-          was damaged.
-        </p>
-      ))}
+      <WhatFollows state={state} windowMin={cable.mineral!.windowMin} />
+      {before && <Falls cable={cable} before={before} test={test} />}
     </section>
   );
 }
+
+type TestState = ReturnType<typeof stateOfTest>;
+
+interface PairGridProps {
+  cable: Cable;
+  test: InsulationTest;
+  judged: TestState['judged'];
+  chosen: string;
+  onChoose: (pair: string) => void;
+}
+
+/** Every conductor against every other, the screen and the sheath. */
+function PairGrid({ cable, test, judged, chosen, onChoose }: PairGridProps) {
+  const { conductors, screened } = cable.mineral!;
+  const newest = newestByPair(test.readings);
+  const names = [...conductors, ...(screened ? ['screen'] : []), 'sheath'];
+  const [, ...columns] = names;
+  return (
+    <div className="wide-table">
+      <Table className="ir-grid">
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Td />
+            {columns.map((name) => (
+              <Table.Th key={name} scope="col">
+                {name}
+              </Table.Th>
+            ))}
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {names.slice(0, -1).map((row, i) => (
+            <Table.Tr key={row}>
+              <Table.Th scope="row">{row}</Table.Th>
+              {columns.map((column, j) => {
+                const pair = `${row}-${column}`;
+                return (
+                  <Table.Td key={column}>
+                    {j >= i && (
+                      <PairCell
+                        pair={pair}
+                        reading={newest.get(pair)}
+                        verdict={judged.get(pair)?.verdict}
+                        chosen={pair === chosen}
+                        onChoose={onChoose}
+                      />
+                    )}
+                  </Table.Td>
+                );
+              })}
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </div>
+  );
+}
+
+interface PairCellProps {
+  pair: string;
+  reading: InsulationTest['readings'][number] | undefined;
+  verdict: keyof typeof VERDICT_WORDS | undefined;
+  chosen: boolean;
+  onChoose: (pair: string) => void;
+}
+
+const PairCell = ({ pair, reading, verdict, chosen, onChoose }: PairCellProps) => (
+  <UnstyledButton aria-pressed={chosen} onClick={() => onChoose(pair)}>
+    <SealGlyph
+      state={verdict ? VERDICT_GLYPH[verdict] : 'unread'}
+      label={`${pair}: ${verdict ? VERDICT_WORDS[verdict] : 'not read'}`}
+    />
+    <span className="figures">{reading ? megohmWords(reading.megohm, reading.saturated) : 'read'}</span>
+  </UnstyledButton>
+);
+
+function WhatFollows({
+  state: { action, missing, oldestMin },
+  windowMin,
+}: {
+  state: TestState;
+  windowMin: number;
+}) {
+  const tone = action === null ? 'open' : action === 'record' || action === 'seal-now' ? 'good' : 'bad';
+  return (
+    <p className={`verdict ${tone}`} role="status">
+      {action === null ? `${count(missing.length, 'pair')} left to read.` : ACTION_WORDS[action]}
+      {action === 'seal-now' &&
+        ` The oldest reading is ${figure(oldestMin, 0)} min old; ${windowMin} min are allowed.`}
+    </p>
+  );
+}
+
+const Falls = ({ cable, before, test }: { cable: Cable; before: InsulationTest; test: InsulationTest }) =>
+  fallsBetween(cable, before, test).map(({ pair, beforeMegohm, afterMegohm }) => (
+    <p key={pair} className="tone-failed">
+      {pair} fell from {megohmWords(beforeMegohm)} to {megohmWords(afterMegohm)} at 20 °C since the test
+      before, by more than the factor {cable.mineral!.fallFactor}: moisture is getting in, or something was
+      damaged.
+    </p>
+  ));

@@ -11,15 +11,7 @@ import { device } from '../hand/hand';
 import { give } from '../hand/give';
 import { STAGE_WORDS } from './insulation-words';
 
-/** Begins a test: stage, temperature, far end, tester. */
-export function StartTest({
-  slice,
-  cable,
-  drying,
-  entry = null,
-  stage: first = 'in-service',
-  onDone,
-}: {
+interface StartTestProps {
   slice: Slice;
   cable: Cable;
   drying: boolean;
@@ -28,37 +20,18 @@ export function StartTest({
   /** Stage that is offered first. */
   stage?: InsulationStage;
   onDone: () => void;
-}) {
-  const testers = currentInstruments(slice, cable.site).filter(({ kind }) => kind === 'insulation-tester');
-  const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : first);
-  const degrees = useMeasure('temperature');
-  const [problem, setProblem] = useState('');
-  const [sealed, setSealed] = useState(false);
-  const [tester, setTester] = useState('');
-  const instrument = testers.find(({ id }) => id === tester) ?? testers[0] ?? null;
-  const start = () => {
-    const temperatureC = degrees.need();
-    if (temperatureC === null) return;
-    if (!instrument)
-      return setProblem('No insulation tester is on file. Add one under Dossier, Instruments.');
-    const payload = {
-      id: device.id(),
-      cable: cable.id,
-      entry,
-      stage,
-      drying,
-      instrument: instrument.id,
-      temperatureC,
-      farEndSealed: sealed,
-    };
-    if (give('insulation.start', payload, 'The test is started; read its pairs.')) onDone();
-  };
+}
+
+/** Begins a test: stage, temperature, far end, tester. */
+export function StartTest(props: StartTestProps) {
+  const { drying } = props;
+  const test = useStart(props);
   return (
     <form
       className="start-test"
       onSubmit={(event) => {
         event.preventDefault();
-        start();
+        test.start();
       }}
     >
       <h2>{drying ? 'Next reading while drying' : 'Start a test'}</h2>
@@ -67,43 +40,60 @@ export function StartTest({
           <NativeSelect
             className="field"
             label="Stage"
-            value={stage}
-            onChange={(event) => setStage(event.target.value as InsulationStage)}
-          >
-            {INSULATION_STAGES.map((one) => (
-              <option key={one} value={one}>
-                {STAGE_WORDS[one]}
-              </option>
-            ))}
-          </NativeSelect>
+            value={test.stage}
+            data={INSULATION_STAGES.map((one) => ({ value: one, label: STAGE_WORDS[one] }))}
+            onChange={(event) => test.setStage(event.currentTarget.value as InsulationStage)}
+          />
         )}
-        <MeasureInput label="Temperature of the cable’s end" {...fieldOf(degrees)} />
+        <MeasureInput label="Temperature of the cable’s end" {...fieldOf(test.degrees)} />
         <NativeSelect
           className="field"
           label="Tester"
-          value={instrument?.id ?? ''}
-          onChange={(event) => setTester(event.target.value)}
-        >
-          {testers.map(({ id, tag }) => (
-            <option key={id} value={id}>
-              {tag}
-            </option>
-          ))}
-        </NativeSelect>
+          value={test.tester?.id ?? ''}
+          data={test.testers.map(({ id, tag }) => ({ value: id, label: tag }))}
+          onChange={(event) => test.setTester(event.currentTarget.value)}
+        />
         <Checkbox
           size="md"
           className="field flag"
           label="The far end is sealed"
-          checked={sealed}
-          onChange={(event) => setSealed(event.currentTarget.checked)}
+          checked={test.sealed}
+          onChange={(event) => test.setSealed(event.currentTarget.checked)}
         />
       </div>
-      {problem && (
+      {test.problem && (
         <p role="alert" className="tone-failed">
-          {problem}
+          {test.problem}
         </p>
       )}
       <Button type="submit">Start</Button>
     </form>
   );
+}
+
+function useStart({
+  slice,
+  cable,
+  drying,
+  entry = null,
+  stage: first = 'in-service',
+  onDone,
+}: StartTestProps) {
+  const testers = currentInstruments(slice, cable.site).filter(({ kind }) => kind === 'insulation-tester');
+  const [stage, setStage] = useState<InsulationStage>(drying ? 'before-seal' : first);
+  const degrees = useMeasure('temperature');
+  const [problem, setProblem] = useState('');
+  const [sealed, setSealed] = useState(false);
+  const [chosen, setTester] = useState('');
+  const tester = testers.find(({ id }) => id === chosen) ?? testers[0] ?? null;
+  const start = () => {
+    const temperatureC = degrees.need();
+    if (temperatureC === null) return;
+    if (!tester) return setProblem('No insulation tester is on file. Add one under Dossier, Instruments.');
+    const payload = {
+      id: device.id(), cable: cable.id, entry, stage, drying, instrument: tester.id, temperatureC, farEndSealed: sealed,
+    }; // prettier-ignore
+    if (give('insulation.start', payload, 'The test is started; read its pairs.')) onDone();
+  };
+  return { testers, tester, setTester, stage, setStage, degrees, sealed, setSealed, problem, start };
 }

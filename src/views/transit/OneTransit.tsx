@@ -1,4 +1,5 @@
-import { lazy, useState } from 'react';
+import { fetched } from '../../ui/fetched';
+import { useState } from 'react';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Finding } from '../../core/record/finding';
 import type { Slice } from '../../core/record/slice';
@@ -18,10 +19,10 @@ import { TABS, type Tab } from './tabs';
 import { TransitLooks } from './TransitLooks';
 
 // Dragging, packing and coring come with their tab.
-const Board = lazy(() => import('./Board'));
-const OneMoreTab = lazy(() => import('./OneMoreTab'));
-const Planner = lazy(() => import('./Planner'));
-const SealantTab = lazy(() => import('./SealantTab'));
+const Board = fetched(() => import('./Board'));
+const OneMoreTab = fetched(() => import('./OneMoreTab'));
+const Planner = fetched(() => import('./Planner'));
+const SealantTab = fetched(() => import('./SealantTab'));
 
 interface OneTransitProps {
   slice: Slice;
