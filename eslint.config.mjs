@@ -85,54 +85,6 @@ const DATA_TABLES = [
   'src/drawing/looks/pictures.ts',
   '**/*.test.data.ts',
 ];
-/** Components from before the interface stood on its library: each leaves the list when it is built anew. */
-const LONG_COMPONENTS = [
-  'src/ui/heart/DrawingView.tsx',
-  'src/ui/heart/FitStrip.tsx',
-  'src/views/bench/PourPanel.tsx',
-  'src/views/certificates/FindGland.tsx',
-  'src/views/certificates/Series.tsx',
-  'src/views/clocks/Clocks.tsx',
-  'src/views/defects/DefectDetail.tsx',
-  'src/views/desk/AgreementTool.tsx',
-  'src/views/desk/BackNutTool.tsx',
-  'src/views/desk/BarrierTool.tsx',
-  'src/views/desk/BreathingChart.tsx',
-  'src/views/desk/BreathingTool.tsx',
-  'src/views/desk/CompoundTool.tsx',
-  'src/views/desk/Desk.tsx',
-  'src/views/desk/EarthTool.tsx',
-  'src/views/desk/ThreadTool.tsx',
-  'src/views/dossier/FromRegister.tsx',
-  'src/views/dossier/RecordFields.tsx',
-  'src/views/dossier/RecordForm.tsx',
-  'src/views/dossier/RecordInput.tsx',
-  'src/views/dossier/RecordPage.tsx',
-  'src/views/frame/ImportPanel.tsx',
-  'src/views/judging/AsLeftSheet.tsx',
-  'src/views/makeoff/PlaceField.tsx',
-  'src/views/makeoff/PlanSheet.tsx',
-  'src/views/makeoff/PourSteps.tsx',
-  'src/views/makeoff/StartWork.tsx',
-  'src/views/makeoff/StepCard.tsx',
-  'src/views/makeoff/WorkPage.tsx',
-  'src/views/mineral/LinkTool.tsx',
-  'src/views/mineral/MarkOut.tsx',
-  'src/views/testing/CaliperPanel.tsx',
-  'src/views/testing/ContinuityPanel.tsx',
-  'src/views/testing/Drying.tsx',
-  'src/views/testing/InsulationGrid.tsx',
-  'src/views/testing/LogChart.tsx',
-  'src/views/testing/StartTest.tsx',
-  'src/views/testing/TesterTray.tsx',
-  'src/views/transit/BlockPanel.tsx',
-  'src/views/transit/Board.tsx',
-  'src/views/transit/Face.tsx',
-  'src/views/transit/Planner.tsx',
-  'src/views/transit/SealantTab.tsx',
-  'src/views/transit/Transit.tsx',
-];
-
 /** The core uses mathematics and hashing only: everything else, Node included, is out of bounds. */
 const CORE_PACKAGES = '^(?!\\.|@stdlib/|@noble/hashes/|canonicalize$)';
 
@@ -208,13 +160,13 @@ export default tseslint.config(
   },
   {
     files: ['**/*.{ts,tsx}'],
-    ignores: [...DATA_TABLES, ...LONG_COMPONENTS],
+    ignores: [...DATA_TABLES],
     rules: { 'max-lines': ['error', MOST_IN_FILE] },
   },
   {
     // A test's block holds many tests.
     files: ['**/*.{ts,tsx}'],
-    ignores: [...DATA_TABLES, ...LONG_COMPONENTS, '**/*.test.{ts,tsx}', 'tests/bench/**'],
+    ignores: [...DATA_TABLES, '**/*.test.{ts,tsx}', 'tests/bench/**'],
     rules: { 'max-lines-per-function': ['error', MOST_IN_FUNCTION] },
   },
   {

@@ -1,5 +1,5 @@
 import type { Clock } from '../core/makeoff/clocks';
-import { figure } from '../core/words/en/format';
+import { figure, moment } from '../core/words/en/format';
 import { CLOCK_WORDS, DUE_WORDS, span } from '../core/words/en/makeoff';
 
 const R = 22;
@@ -40,12 +40,7 @@ export function ClockRing({ clock, nowMs }: { clock: Clock; nowMs: number }) {
               : `in ${span(end - nowMs)}`}
         </span>
         <small className="quiet">
-          {new Date(due).toLocaleString('en-GB', {
-            day: 'numeric',
-            month: 'short',
-            hour: '2-digit',
-            minute: '2-digit',
-          })}
+          {moment(due)}
           {temperatureC === null ? ', temperature not recorded' : `, at ${figure(temperatureC, 1)} °C`}
         </small>
       </div>

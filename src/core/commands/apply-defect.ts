@@ -1,4 +1,4 @@
-import { NEXT_STATES } from '../defects/states';
+import { NEXT_STATES } from '../record/defect-states';
 import { levelOf, severity } from '../defects/severity';
 import { levelHere } from '../rulebook/classified';
 import { currentRound, dossierOf, type Dossier } from '../rulebook/dossier';

@@ -21,24 +21,9 @@ export interface FitStripProps {
 const WIDTH = 200;
 
 /** The fit strip: range as a slot, guard zones, a tick per reading, the uncertainty as a bar. To scale. */
-export function FitStrip({
-  unit,
-  limits,
-  readings,
-  mean,
-  uncertainty,
-  guarded,
-  state,
-  factor = 1,
-  decimals = 2,
-}: FitStripProps) {
+export function FitStrip(props: FitStripProps) {
+  const { unit, limits, mean, uncertainty, state, factor = 1, decimals = 2 } = props;
   const [low, high] = limits ?? [null, null];
-  const domain = domainOf(low, high, readings);
-  const x = (value: number) => ((value - domain[0]) / (domain[1] - domain[0])) * WIDTH;
-  const from = low === null ? 0 : x(low);
-  const to = high === null ? WIDTH : x(high);
-  const guard =
-    guarded && uncertainty ? Math.min((uncertainty / (domain[1] - domain[0])) * WIDTH, (to - from) / 2) : 0;
   const show = (value: number) => figure(value * factor, decimals);
   const said =
     mean === null
@@ -62,46 +47,7 @@ export function FitStrip({
           strokeWidth="1"
           vectorEffect="non-scaling-stroke"
         />
-        {limits && (
-          <>
-            <rect
-              x={from}
-              y="8"
-              width={Math.max(to - from, 0)}
-              height="14"
-              fill="var(--brass-fill)"
-              stroke="var(--brass)"
-              vectorEffect="non-scaling-stroke"
-            />
-            {guard > 0 && low !== null && (
-              <rect x={from} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />
-            )}
-            {guard > 0 && high !== null && (
-              <rect x={to - guard} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />
-            )}
-          </>
-        )}
-        {mean !== null && uncertainty !== null && (
-          <rect
-            x={x(mean - uncertainty)}
-            y="12.5"
-            width={Math.max(x(mean + uncertainty) - x(mean - uncertainty), 1)}
-            height="5"
-            fill="currentColor"
-          />
-        )}
-        {readings.map((value, i) => (
-          <line
-            key={i}
-            x1={x(value)}
-            x2={x(value)}
-            y1="4"
-            y2="26"
-            stroke="currentColor"
-            strokeWidth="2"
-            vectorEffect="non-scaling-stroke"
-          />
-        ))}
+        <Scale {...props} />
       </svg>
       <div className="strip-figures figures" aria-hidden="true">
         <span>{low === null ? '' : show(low)}</span>
@@ -109,6 +55,71 @@ export function FitStrip({
         <span>{high === null ? '' : show(high)}</span>
       </div>
     </div>
+  );
+}
+
+function Scale(props: FitStripProps) {
+  const { limits, readings, mean, uncertainty } = props;
+  const [from, to] = domainOf(limits?.[0] ?? null, limits?.[1] ?? null, readings);
+  const x = (value: number) => ((value - from) / (to - from)) * WIDTH;
+  return (
+    <>
+      {limits && <Slot {...props} limits={limits} x={x} perUnit={WIDTH / (to - from)} />}
+      {mean !== null && uncertainty !== null && (
+        <rect
+          x={x(mean - uncertainty)}
+          y="12.5"
+          width={Math.max(x(mean + uncertainty) - x(mean - uncertainty), 1)}
+          height="5"
+          fill="currentColor"
+        />
+      )}
+      {readings.map((value, i) => (
+        <line
+          key={i}
+          x1={x(value)}
+          x2={x(value)}
+          y1="4"
+          y2="26"
+          stroke="currentColor"
+          strokeWidth="2"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </>
+  );
+}
+
+interface SlotProps extends FitStripProps {
+  limits: [low: number | null, high: number | null];
+  x: (value: number) => number;
+  /** Length of a unit on the strip. */
+  perUnit: number;
+}
+
+/** The certified range; where acceptance is guarded, the zones at its ends are shaded. */
+function Slot({ limits: [low, high], uncertainty, guarded, x, perUnit }: SlotProps) {
+  const from = low === null ? 0 : x(low);
+  const to = high === null ? WIDTH : x(high);
+  const guard = guarded && uncertainty ? Math.min(uncertainty * perUnit, (to - from) / 2) : 0;
+  return (
+    <>
+      <rect
+        x={from}
+        y="8"
+        width={Math.max(to - from, 0)}
+        height="14"
+        fill="var(--brass-fill)"
+        stroke="var(--brass)"
+        vectorEffect="non-scaling-stroke"
+      />
+      {guard > 0 && low !== null && (
+        <rect x={from} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />
+      )}
+      {guard > 0 && high !== null && (
+        <rect x={to - guard} y="8" width={guard} height="14" fill="var(--brass)" opacity="0.65" />
+      )}
+    </>
   );
 }
 

@@ -1,4 +1,3 @@
-
 import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
 import { TabBar } from '../../ui/TabBar';

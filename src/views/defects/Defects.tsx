@@ -1,5 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
 import { defectStatement } from '../../core/words/en/defects';
@@ -13,8 +15,9 @@ import { listed, naturally, type Listed } from '../../ui/list/source';
 import type { Filter } from '../../ui/list/use-list';
 import { parameter, useDevice } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
-import { DefectDetail } from './DefectDetail';
 import './defects.css';
+
+const DefectDetail = fetched(() => import('./DefectDetail'));
 
 /** A defect with the words of where it is. */
 interface LedgerLine {
@@ -60,7 +63,11 @@ function Ledger({ state }: ViewProps) {
         keyOf={({ defect }) => defect.id}
         onOpen={(id) => setOpen(open === id ? null : id)}
         open={open}
-        detail={({ defect, overdue }) => <DefectDetail key={defect.id} defect={defect} overdue={overdue} />}
+        detail={({ defect, overdue }) => (
+          <Later key={defect.id}>
+            <DefectDetail defect={defect} overdue={overdue} />
+          </Later>
+        )}
         rowClass={({ defect }) => `level-${defect.severity}`}
         beside={entry && <Button variant="default" onClick={() => setEntry(null)}>One entry only ×</Button>}
         empty={

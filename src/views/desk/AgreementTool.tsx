@@ -5,7 +5,7 @@ import { figure } from '../../core/words/en/format';
 import { drawLayers } from '../../drawing/desk/layers';
 import { DrawingView } from '../../ui/heart/DrawingView';
 import { typed, useFigures, Verdict, type Figures } from '../../ui/Figure';
-import { FigureFields, type FigureField } from './FigureFields';
+import { FigureFields, type FigureField } from '../../ui/FigureFields';
 
 type Names = 'outer' | 'outerU' | 'inner' | 'innerU' | 'recorded' | 'armour' | 'sheath' | 'tolerance';
 

@@ -7,7 +7,7 @@ import type { Drawing } from '../../drawing/shapes';
 import { drawGapScale, scaleLines } from '../../drawing/desk/gap-scale';
 import { DrawingView } from '../../ui/heart/DrawingView';
 import { typed, useFigures, Verdict, type Figures } from '../../ui/Figure';
-import { FigureFields, type FigureField } from './FigureFields';
+import { FigureFields, type FigureField } from '../../ui/FigureFields';
 
 type Names = 'bore' | 'outside' | 'length' | 'housing' | 'handOn' | 'turns' | 'pitch' | 'indent' | 'from' | 'to' | 'cable'; // prettier-ignore
 

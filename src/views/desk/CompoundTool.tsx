@@ -6,7 +6,7 @@ import { drawPotFace } from '../../drawing/desk/pot-face';
 import { DrawingView } from '../../ui/heart/DrawingView';
 import { Choice, typed, useFigures, Verdict, type Figures } from '../../ui/Figure';
 import { CoreLines, useCores, type CoreGroup } from './CoreLines';
-import { FigureFields, type FigureField } from './FigureFields';
+import { FigureFields, type FigureField } from '../../ui/FigureFields';
 
 type Names = 'bore' | 'depth' | 'waste' | 'pack' | 'reference' | 'q10' | 'working' | 'cure' | 'minimum' | 'temperature'; // prettier-ignore
 

@@ -9,7 +9,7 @@ import {
 import { isFlameproof, type Dossier } from '../../core/rulebook/dossier';
 import { figure } from '../../core/words/en/format';
 import { Choice, useFigures, Verdict, type Figures } from '../../ui/Figure';
-import { FigureFields, type FigureField } from './FigureFields';
+import { FigureFields, type FigureField } from '../../ui/FigureFields';
 
 const REASONS: Record<string, string> = {
   'every-termination':

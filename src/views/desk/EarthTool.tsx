@@ -8,7 +8,7 @@ import { inputSentence } from '../../core/words/en/inputs';
 import { drawArmourFace } from '../../drawing/desk/armour-face';
 import { DrawingView } from '../../ui/heart/DrawingView';
 import { Choice, typed, useFigures, Verdict, type Figures } from '../../ui/Figure';
-import { FigureFields, type FigureField } from './FigureFields';
+import { FigureFields, type FigureField } from '../../ui/FigureFields';
 
 type Names = 'bedding' | 'wire' | 'lay' | 'area' | 'length' | 'temperature' | 'fault' | 'duration' | 'k';
 

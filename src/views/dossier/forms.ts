@@ -152,14 +152,7 @@ export const FORMS: Record<DossierTable, TableForm> = {
         path: 'basis',
         title: 'Checks and their basis',
         type: 'list',
-        fields: [
-          pick(
-            'check',
-            'Check',
-            CHECK_IDS,
-          ),
-          text('text', 'Document, clause, topic'),
-        ],
+        fields: [pick('check', 'Check', CHECK_IDS), text('text', 'Document, clause, topic')],
       },
     ],
   },

@@ -1,7 +1,7 @@
 import { Button, Modal, NativeSelect, Textarea } from '@mantine/core';
-import { useState } from 'react';
+import { useForm } from '@mantine/form';
 import { KINDS } from '../../core/kinds/kinds';
-import { SEAL_FATES, type Id, type SealFate } from '../../core/record/types';
+import { SEAL_FATES, type AsLeft, type Id, type SealFate } from '../../core/record/types';
 import { askedLooks, askedPlaces, holdsOf } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { device, say } from '../hand/hand';
@@ -14,83 +14,85 @@ const FATE_WORDS: Record<SealFate, string> = {
   none: 'there is none',
 };
 
-/** Seals how the entry was left when it was closed again, with the hold points that are still open. */
-export default function AsLeftSheet({
-  dossier,
-  round,
-  why: first = 'opening',
-  onClose,
-}: {
+interface AsLeftProps {
   dossier: Dossier;
   round: Id;
   /** What was done, as far as it is known. */
-  why?: 'opening' | 'make-off';
+  why?: AsLeft['why'];
   onClose: () => void;
-}) {
-  const kind = KINDS[dossier.entry.kind];
-  const [why, setWhy] = useState<'opening' | 'make-off'>(first);
-  // What became of the seals is seen, never assumed; a kind without an inner seal has none.
-  const [outer, setOuter] = useState<SealFate | ''>('');
-  const [inner, setInner] = useState<SealFate | ''>(kind.inner === 'none' ? 'none' : '');
-  const [asked, setAsked] = useState(false);
-  const [note, setNote] = useState('');
-  const open = openHolds(dossier);
-  const seal = () => {
-    if (outer === '' || inner === '') return setAsked(true);
-    const payload = {
-      id: device.id(), entry: dossier.entry.id, round, why, outerSeal: outer, innerSeal: inner, note,
-    }; // prettier-ignore
-    if (!give('asleft.seal', payload)) return;
-    say('The as-left record is sealed.');
-    onClose();
-  };
-  const fate = (title: string, value: SealFate | '', onChange: (fate: SealFate | '') => void) => (
-    <NativeSelect
-      label={title}
-      value={value}
-      error={asked && value === '' ? 'Say what became of it.' : null}
-      data={[
-        { value: '', label: 'choose' },
-        ...SEAL_FATES.map((one) => ({ value: one, label: FATE_WORDS[one] })),
-      ]}
-      onChange={(event) => onChange(event.currentTarget.value as SealFate | '')}
-    />
-  );
+}
+
+/** Seals how the entry was left when it was closed again, with the hold points that are still open. */
+export default function AsLeftSheet(props: AsLeftProps) {
+  const { form, seal } = useAsLeft(props);
   return (
-    <Modal opened onClose={onClose} title="As left" size="lg">
+    <Modal opened onClose={props.onClose} title="As left" size="lg">
       <p>
         What the closed entry hides is judged from this record afterwards: readings, looks and compound of
         this round as they stand now. It is sealed and cannot be changed; another opening makes a new one.
       </p>
-      {open.length > 0 ? (
-        <p className="make-safe" role="alert">
-          <b>{open.length === 1 ? 'One hold point is open' : `${open.length} hold points are open`}:</b>{' '}
-          {open.join(', ')}. Sealed now, {open.length === 1 ? 'it stays' : 'they stay'} unread.
-        </p>
-      ) : (
-        <p>Every hold point is answered.</p>
-      )}
-      <NativeSelect
-        className="field"
-        label="After"
-        value={why}
-        onChange={(event) => setWhy(event.target.value as 'opening')}
-      >
-        <option value="opening">an opening</option>
-        <option value="make-off">making it off anew</option>
-      </NativeSelect>
-      {fate('Outer seal', outer, setOuter)}
-      {fate('Inner seal', inner, setInner)}
-      <Textarea
-        className="field"
-        label="Note"
-        rows={2}
-        maxLength={500}
-        value={note}
-        onChange={(event) => setNote(event.target.value)}
-      />
-      <Button onClick={seal}>Seal the as-left record</Button>
+      <OpenHolds holds={openHolds(props.dossier)} />
+      <form noValidate onSubmit={form.onSubmit(seal)}>
+        <NativeSelect
+          className="field"
+          label="After"
+          data={[
+            { value: 'opening', label: 'an opening' },
+            { value: 'make-off', label: 'making it off anew' },
+          ]}
+          {...form.getInputProps('why')}
+        />
+        <NativeSelect label="Outer seal" data={FATES} {...form.getInputProps('outerSeal')} />
+        <NativeSelect label="Inner seal" data={FATES} {...form.getInputProps('innerSeal')} />
+        <Textarea className="field" label="Note" rows={2} maxLength={500} {...form.getInputProps('note')} />
+        <Button type="submit">Seal the as-left record</Button>
+      </form>
     </Modal>
+  );
+}
+
+const FATES = [
+  { value: '', label: 'choose' },
+  ...SEAL_FATES.map((one) => ({ value: one, label: FATE_WORDS[one] })),
+];
+
+/** What is typed of the record; what became of a seal is seen, never assumed. */
+interface AsLeftDraft {
+  why: AsLeft['why'];
+  outerSeal: SealFate | '';
+  innerSeal: SealFate | '';
+  note: string;
+}
+
+const fateFault = (fate: SealFate | ''): string | null => (fate === '' ? 'Say what became of it.' : null);
+
+function useAsLeft({ dossier, round, why = 'opening', onClose }: AsLeftProps) {
+  // A kind without an inner seal has none.
+  const innerSeal = KINDS[dossier.entry.kind].inner === 'none' ? 'none' : '';
+  const form = useForm<AsLeftDraft>({
+    mode: 'controlled',
+    initialValues: { why, outerSeal: '', innerSeal, note: '' },
+    validate: { outerSeal: fateFault, innerSeal: fateFault },
+    validateInputOnChange: ['outerSeal', 'innerSeal'],
+  });
+  const seal = ({ outerSeal, innerSeal: inner, ...rest }: AsLeftDraft) => {
+    if (outerSeal === '' || inner === '') return;
+    const payload = { id: device.id(), entry: dossier.entry.id, round, ...rest, outerSeal, innerSeal: inner };
+    if (!give('asleft.seal', payload)) return;
+    say('The as-left record is sealed.');
+    onClose();
+  };
+  return { form, seal };
+}
+
+function OpenHolds({ holds }: { holds: readonly string[] }) {
+  if (holds.length === 0) return <p>Every hold point is answered.</p>;
+  const one = holds.length === 1;
+  return (
+    <p className="make-safe" role="alert">
+      <b>{one ? 'One hold point is open' : `${holds.length} hold points are open`}:</b> {holds.join(', ')}.
+      Sealed now, {one ? 'it stays' : 'they stay'} unread.
+    </p>
   );
 }
 

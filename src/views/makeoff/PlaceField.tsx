@@ -16,54 +16,34 @@ import { QUANTITY_OF, takeLive, takeTyped, unitShown } from '../hand/take';
 import { placeHow } from '../../core/words/en/kinds/places';
 import { titleOf } from '../../core/words/en/kinds/titles';
 
+interface PlaceFieldProps {
+  dossier: Dossier;
+  work: MakeOff;
+  place: Place;
+}
+
 /** One measured place at the step: its limits, its readings, and the next one, sent or typed. */
-export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: MakeOff; place: Place }) {
-  const { slice } = device.state();
+export function PlaceField(props: PlaceFieldProps) {
+  const { known, instrument, setChosen, live, hold, target, nominal } = useInstrumentFor(props);
+  const { place } = props;
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<{ text: string; said: string } | null>(null);
-  const [chosen, setChosen] = useState('');
-  const known = instrumentsFor(currentInstruments(slice, work.site), place.instruments);
-  const instrument = known.find(({ id }) => id === chosen) ?? known[0] ?? null;
-  const nominal = nominalOf(dossier, place.id);
-  const live = instrument && sends(instrument) ? instrument : null;
-  // Several places may be asked for at one step; the instrument of the one that is touched is in the hand.
-  const hold = () => {
-    if (!live || hand.held === live.id) return;
-    hand.hold(live);
-    if (live.kind === 'caliper') hand.handle({ jaws: 'open', workpiece: pieceOf(nominal, 0), angleDeg: 0 });
+  const enter = () => {
+    if (!target) return;
+    const said = takeTyped(target, typed);
+    if (said === null) setTyped('');
+    setProblem(said ? { text: typed, said } : null);
   };
-  useEffect(() => {
-    if (hand.held === null) hold();
-    return () => hand.hold(null);
-  }, [live?.id, place.id]); // eslint-disable-line react-hooks/exhaustive-deps
-  const round = slice.get('round', work.round)!;
-  const readings = dossier.recorded.has(place.id)
-    ? []
-    : groupsOf(dossier, place.id).flatMap((group) => group.readings);
-  const target = instrument && { entry: work.entry, round, place, instrument };
-  const limits = limitsOf(dossier, place.id);
   return (
     <form
       className="place-field"
       onFocus={hold}
       onSubmit={(event) => {
         event.preventDefault();
-        if (!target) return;
-        const said = takeTyped(target, typed);
-        if (said === null) setTyped('');
-        setProblem(said ? { text: typed, said } : null);
+        enter();
       }}
     >
-      <p>
-        {titleOf(place)}: {limits ? limitWords(limits, place.unit) : 'no limit on the sheet'}.{' '}
-        {readings.length > 0 ? (
-          <b className="figures">
-            Read: {readings.map(({ value }) => shownIn(value, place.unit)).join(', ')}
-          </b>
-        ) : (
-          <span className="quiet">{placeHow(place)}</span>
-        )}
-      </p>
+      <Asked {...props} />
       {!instrument && (
         <p className="tone-failed">
           No instrument on file measures this. Add one under Dossier, Instruments.
@@ -85,14 +65,9 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
             className="field"
             label="Instrument"
             value={instrument.id}
-            onChange={(event) => setChosen(event.target.value)}
-          >
-            {known.map(({ id, tag }) => (
-              <option key={id} value={id}>
-                {tag}
-              </option>
-            ))}
-          </NativeSelect>
+            data={known.map(({ id, tag }) => ({ value: id, label: tag }))}
+            onChange={(event) => setChosen(event.currentTarget.value)}
+          />
           {live && (
             <Button variant="default" onClick={() => target && takeLive(target, hand.line, nominal)}>
               Take <LiveValue of={live.id} />
@@ -101,6 +76,46 @@ export function PlaceField({ dossier, work, place }: { dossier: Dossier; work: M
         </div>
       )}
     </form>
+  );
+}
+
+/** The instrument that a place is read with. Of several places at one step, that of the one that is touched is in the hand. */
+function useInstrumentFor({ dossier, work, place }: PlaceFieldProps) {
+  const { slice } = device.state();
+  const [chosen, setChosen] = useState('');
+  const known = instrumentsFor(currentInstruments(slice, work.site), place.instruments);
+  const instrument = known.find(({ id }) => id === chosen) ?? known[0] ?? null;
+  const nominal = nominalOf(dossier, place.id);
+  const live = instrument && sends(instrument) ? instrument : null;
+  const hold = () => {
+    if (!live || hand.held === live.id) return;
+    hand.hold(live);
+    if (live.kind === 'caliper') hand.handle({ jaws: 'open', workpiece: pieceOf(nominal, 0), angleDeg: 0 });
+  };
+  useEffect(() => {
+    if (hand.held === null) hold();
+    return () => hand.hold(null);
+  }, [live?.id, place.id]); // eslint-disable-line react-hooks/exhaustive-deps
+  const round = slice.get('round', work.round)!;
+  const target = instrument && { entry: work.entry, round, place, instrument };
+  return { known, instrument, setChosen, live, hold, target, nominal };
+}
+
+/** What is asked of the place, and what was read there. */
+function Asked({ dossier, place }: PlaceFieldProps) {
+  const limits = limitsOf(dossier, place.id);
+  const readings = dossier.recorded.has(place.id)
+    ? []
+    : groupsOf(dossier, place.id).flatMap((group) => group.readings);
+  return (
+    <p>
+      {titleOf(place)}: {limits ? limitWords(limits, place.unit) : 'no limit on the sheet'}.{' '}
+      {readings.length > 0 ? (
+        <b className="figures">Read: {readings.map(({ value }) => shownIn(value, place.unit)).join(', ')}</b>
+      ) : (
+        <span className="quiet">{placeHow(place)}</span>
+      )}
+    </p>
   );
 }
 

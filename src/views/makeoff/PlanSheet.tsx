@@ -17,61 +17,19 @@ import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { PART_WORDS, stepCaution, stepTitle, toolTitle } from '../../core/words/en/kinds/steps';
 import { supplyTitle } from '../../core/words/en/supplies';
 
-/** The whole plan on one page: on the screen before the work begins, and as it prints. */
-export function PlanSheet({
-  dossier,
-  plan,
-  printOnly = false,
-}: {
+interface PlanSheetProps {
   dossier: Dossier;
   plan: Plan;
   printOnly?: boolean;
-}) {
-  const { entry, enclosure, cable, certificate, size, area } = dossier;
+}
+
+/** The whole plan on one page: on the screen before the work begins, and as it prints. */
+export function PlanSheet({ dossier, plan, printOnly = false }: PlanSheetProps) {
   return (
     <article className={`plan-sheet${printOnly ? ' print-only' : ''}`} aria-label="Plan">
-      <header className="on-paper">
-        <h1>
-          {enclosure.tag}, entry {entry.label}: {kindTitle(entry.kind)}
-        </h1>
-        <p>
-          {area.name};{' '}
-          {certificate ? `${certificate.number}, sheet ${certificate.sheet.number}` : 'no certificate'};{' '}
-          {size ? `size ${size.size}, ${size.thread}` : 'no size'}; cable {cable?.tag ?? 'not recorded'}.{' '}
-          {HABIT_WORDS[plan.habit]}.
-        </p>
-      </header>
-      {plan.slipOn.length > 0 && (
-        <section className="slip-on">
-          <h2>Slip on first, in this order</h2>
-          <div className="plan-drawing slip">
-            <DrawingView drawing={drawSlipOn(plan.slipOn, null)} states={{}} aspect={4.2} shownPx={640} />
-          </div>
-          <ol className="slip-list">
-            {plan.slipOn.map((part) => {
-              const { title, way } = PART_WORDS[part.words]!;
-              return (
-                <li key={part.id}>
-                  {title}
-                  {way && <span className="quiet">, {way}</span>}
-                </li>
-              );
-            })}
-          </ol>
-        </section>
-      )}
-      {plan.marks.marks.length > 0 && (
-        <section>
-          <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
-          <MarkTable plan={plan} />
-          {plan.marks.missing.map((one) => (
-            <p key={one} className="tone-failed">
-              {MISSING_WORDS[one]}
-            </p>
-          ))}
-          <Rulers plan={plan} />
-        </section>
-      )}
+      <PlanHead dossier={dossier} plan={plan} />
+      {plan.slipOn.length > 0 && <SlipOn plan={plan} />}
+      <CutMarks plan={plan} />
       <div className="plan-columns">
         <section>
           <h2>Parts</h2>
@@ -89,19 +47,7 @@ export function PlanSheet({
           <p>{plan.tools.map(toolTitle).join(', ')}.</p>
         </section>
       </div>
-      <section>
-        <h2>Steps</h2>
-        <ol className="plan-steps">
-          {plan.steps.map((step) => (
-            <li key={step.id}>
-              <span className="box" aria-hidden="true" /> {stepTitle(step)}
-              {step.closing && <b> {closingWords(step.closing)}</b>}
-              {step.hold && <span className="hold-word"> Hold: {holdTitle(dossier, step.hold)}.</span>}
-              {step.caution && <span className="caution"> {stepCaution(step)}</span>}
-            </li>
-          ))}
-        </ol>
-      </section>
+      <Steps dossier={dossier} plan={plan} />
       <p className="quiet">
         Yendral advises; a competent, authorised person decides. Isolated, proved dead, permit and gas test
         before an enclosure is opened in a zone. Local codes come first.
@@ -110,8 +56,76 @@ export function PlanSheet({
   );
 }
 
+function PlanHead({ dossier, plan }: PlanSheetProps) {
+  const { entry, enclosure, cable, certificate, size, area } = dossier;
+  return (
+    <header className="on-paper">
+      <h1>
+        {enclosure.tag}, entry {entry.label}: {kindTitle(entry.kind)}
+      </h1>
+      <p>
+        {area.name};{' '}
+        {certificate ? `${certificate.number}, sheet ${certificate.sheet.number}` : 'no certificate'};{' '}
+        {size ? `size ${size.size}, ${size.thread}` : 'no size'}; cable {cable?.tag ?? 'not recorded'}.{' '}
+        {HABIT_WORDS[plan.habit]}.
+      </p>
+    </header>
+  );
+}
+
+const SlipOn = ({ plan }: { plan: Plan }) => (
+  <section className="slip-on">
+    <h2>Slip on first, in this order</h2>
+    <div className="plan-drawing slip">
+      <DrawingView drawing={drawSlipOn(plan.slipOn, null)} states={{}} aspect={4.2} shownPx={640} />
+    </div>
+    <ol className="slip-list">
+      {plan.slipOn.map((part) => {
+        const { title, way } = PART_WORDS[part.words]!;
+        return (
+          <li key={part.id}>
+            {title}
+            {way && <span className="quiet">, {way}</span>}
+          </li>
+        );
+      })}
+    </ol>
+  </section>
+);
+
+const Steps = ({ dossier, plan }: PlanSheetProps) => (
+  <section>
+    <h2>Steps</h2>
+    <ol className="plan-steps">
+      {plan.steps.map((step) => (
+        <li key={step.id}>
+          <span className="box" aria-hidden="true" /> {stepTitle(step)}
+          {step.closing && <b> {closingWords(step.closing)}</b>}
+          {step.hold && <span className="hold-word"> Hold: {holdTitle(dossier, step.hold)}.</span>}
+          {step.caution && <span className="caution"> {stepCaution(step)}</span>}
+        </li>
+      ))}
+    </ol>
+  </section>
+);
+
+/** The marks with what is missing for them, as figures and as a ruler; nothing where nothing is cut. */
+export const CutMarks = ({ plan }: { plan: Plan }) =>
+  plan.marks.marks.length > 0 && (
+    <section className="marks">
+      <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
+      <MarkTable plan={plan} />
+      {plan.marks.missing.map((one) => (
+        <p key={one} className="tone-failed">
+          {MISSING_WORDS[one]}
+        </p>
+      ))}
+      <Rulers plan={plan} />
+    </section>
+  );
+
 /** The marks as figures. */
-export function MarkTable({ plan }: { plan: Plan }) {
+function MarkTable({ plan }: { plan: Plan }) {
   return (
     <Table>
       <Table.Thead>
@@ -137,7 +151,7 @@ export function MarkTable({ plan }: { plan: Plan }) {
 }
 
 /** The ruler: to the width of the screen, and on paper in strips at its true size. */
-export function Rulers({ plan }: { plan: Plan }) {
+function Rulers({ plan }: { plan: Plan }) {
   const whole = drawRuler(plan.marks);
   const strips = rulerStrips(plan.marks);
   const [left, top, right, bottom] = whole.box;

@@ -5,10 +5,10 @@ import { currentInstruments } from '../../core/record/instruments';
 import { packsOf } from '../../core/finder/schedule';
 import { compoundTimes } from '../../core/gland/compound';
 import { sends } from '../../core/instrument/simulator';
-import type { MakeOff, Pour } from '../../core/record/types';
+import type { CompoundData, MakeOff, Pour } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { clocksOf } from '../../core/rulebook/judge-pour';
-import { count, figure } from '../../core/words/en/format';
+import { count, figure, moment } from '../../core/words/en/format';
 import { fieldOf, useMeasure, type Measure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { device, instrument as hand, say } from '../hand/hand';
@@ -24,35 +24,49 @@ interface Props {
 const ownPours = ({ pours }: Dossier, work: MakeOff): Pour[] =>
   pours.filter(({ round, at }) => round === work.round && at >= work.at);
 
-const clockTime = (iso: string) =>
-  new Date(iso).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
+const NO_SHEET = (
+  <p className="tone-failed">
+    The sheet says nothing about a compound. Complete it under Certificates first.
+  </p>
+);
 
 /** Mixing: batch, expiry, ratio and temperature; the working life runs from here. */
 export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
   const compound = dossier.certificate?.sheet.compound ?? null;
+  if (!compound) return NO_SHEET;
+  const pours = ownPours(dossier, work);
+  return (
+    <div className="pour-step">
+      {pours.map((pour) => {
+        const clocks = clocksOf(compound, pour);
+        return (
+          <p key={pour.id}>
+            Mixed {moment(pour.mixedAt)}, batch {pour.batch ?? 'unknown'}
+            {clocks && `; stiff at ${moment(clocks.stiffAt)}`}.
+          </p>
+        );
+      })}
+      <MixForm dossier={dossier} work={work} packs={packs} compound={compound} again={pours.length > 0} />
+    </div>
+  );
+}
+
+interface MixFormProps extends Props {
+  /** Whether it is packed with the mixing, as an injected resin is. */
+  packs: boolean;
+  compound: CompoundData;
+  again: boolean;
+}
+
+function MixForm({ dossier, work, packs, compound, again }: MixFormProps) {
   const [batch, setBatch] = useState('');
   const [expires, setExpires] = useState('');
   const [ratio, setRatio] = useState(false);
   const degrees = useMeasure('temperature');
-  if (!compound)
-    return (
-      <p className="tone-failed">
-        The sheet says nothing about a compound. Complete it under Certificates first.
-      </p>
-    );
-  const pours = ownPours(dossier, work);
-  const { cable, certificate, size } = dossier;
-  const needed = cable && size ? packsOf(cable, certificate!, size) : 0;
-  const temperatureC = degrees.value;
-  const times = temperatureC === null ? null : compoundTimes(compound, temperatureC);
   const mix = () => {
-    if (degrees.need() === null) return;
-    if (!times!.mayMix)
+    const temperatureC = degrees.need();
+    if (temperatureC === null) return;
+    if (!compoundTimes(compound, temperatureC).mayMix)
       return say(`${compound.name} is not mixed below ${compound.minimumC} °C. Warm it up first.`);
     const at = now();
     give('pour.record', {
@@ -61,22 +75,8 @@ export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
     }, packs ? 'The injection is kept.' : 'Mixed: its working life runs.'); // prettier-ignore
   };
   return (
-    <div className="pour-step">
-      <p>
-        {compound.name}, ratio {compound.ratio}: {needed > 0 ? count(needed, 'pack') : 'packs not known'}.
-        Works for {figure(times?.workingMinutes ?? compound.workingMinutes, 0)} min
-        {temperatureC === null ? ` at ${compound.referenceC} °C` : ` at ${figure(temperatureC, 1)} °C`}; not
-        mixed below {compound.minimumC} °C.
-      </p>
-      {pours.map((pour) => (
-        <p key={pour.id}>
-          Mixed {clockTime(pour.mixedAt)}, batch {pour.batch ?? 'unknown'}
-          {compound &&
-            clocksOf(compound, pour) &&
-            `; stiff at ${clockTime(clocksOf(compound, pour)!.stiffAt)}`}
-          .
-        </p>
-      ))}
+    <>
+      <MixWords dossier={dossier} compound={compound} temperatureC={degrees.value} />
       <div className="place-row">
         <TextInput
           className="field"
@@ -102,9 +102,29 @@ export function MixStep({ dossier, work, packs }: Props & { packs: boolean }) {
         onChange={(event) => setRatio(event.currentTarget.checked)}
       />
       <Button onClick={mix} variant="default">
-        {packs ? 'Injected now' : pours.length === 0 ? 'Mixed now' : 'Mixed again now'}
+        {packs ? 'Injected now' : again ? 'Mixed again now' : 'Mixed now'}
       </Button>
-    </div>
+    </>
+  );
+}
+
+interface MixWordsProps {
+  dossier: Dossier;
+  compound: CompoundData;
+  temperatureC: number | null;
+}
+
+/** How much of what, and how long it works at this temperature. */
+function MixWords({ dossier: { cable, certificate, size }, compound, temperatureC }: MixWordsProps) {
+  const needed = cable && size ? packsOf(cable, certificate!, size) : 0;
+  const times = temperatureC === null ? null : compoundTimes(compound, temperatureC);
+  return (
+    <p>
+      {compound.name}, ratio {compound.ratio}: {needed > 0 ? count(needed, 'pack') : 'packs not known'}. Works
+      for {figure(times?.workingMinutes ?? compound.workingMinutes, 0)} min
+      {temperatureC === null ? ` at ${compound.referenceC} °C` : ` at ${figure(temperatureC, 1)} °C`}; not
+      mixed below {compound.minimumC} °C.
+    </p>
   );
 }
 
@@ -155,7 +175,7 @@ export function PackStep({ dossier, work }: Props) {
     const late = clocks && Date.parse(pour.packedAt) > Date.parse(clocks.stiffAt);
     return (
       <p className={late ? 'tone-failed' : ''}>
-        Packed {clockTime(pour.packedAt)}
+        Packed {moment(pour.packedAt)}
         {late
           ? ', after it had stiffened: take it out and pack fresh compound.'
           : ', within its working life.'}
@@ -171,8 +191,8 @@ export function PackStep({ dossier, work }: Props) {
   return (
     <div className="pour-step">
       <p>
-        Mixed {clockTime(pour.mixedAt)}
-        {clocks && `; stiff at ${clockTime(clocks.stiffAt)}`}.
+        Mixed {moment(pour.mixedAt)}
+        {clocks && `; stiff at ${moment(clocks.stiffAt)}`}.
       </p>
       <Button variant="default" onClick={pack}>
         Packed now
@@ -196,17 +216,17 @@ export function CureStep({ dossier, work }: Props) {
   };
   const look = () => {
     if (clocks?.lookAt && Date.parse(now()) < Date.parse(clocks.lookAt)) {
-      return say(`It cures until ${clockTime(clocks.lookAt)}. Opened earlier, the look counts for nothing.`);
+      return say(`It cures until ${moment(clocks.lookAt)}. Opened earlier, the look counts for nothing.`);
     }
     give('pour.edit', { id: pour.id, set: { lookedAt: now() } }, 'The look is kept. Now say what you saw.');
   };
   return (
     <div className="pour-step">
       <p>
-        Packed {clockTime(pour.packedAt)}; lowest since{' '}
+        Packed {moment(pour.packedAt)}; lowest since{' '}
         {pour.lowestC === null ? 'not recorded' : `${figure(pour.lowestC, 1)} °C`}
-        {clocks?.lookAt && `; look from ${clockTime(clocks.lookAt)}`}.{' '}
-        {pour.lookedAt && `Opened and looked at ${clockTime(pour.lookedAt)}.`}
+        {clocks?.lookAt && `; look from ${moment(clocks.lookAt)}`}.{' '}
+        {pour.lookedAt && `Opened and looked at ${moment(pour.lookedAt)}.`}
       </p>
       <Degrees title="Lowest since packing" measure={degrees} site={work.site} />
       <div className="start-buttons">

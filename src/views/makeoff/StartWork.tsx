@@ -1,20 +1,22 @@
-import { Button, NativeSelect, NavLink, TextInput } from '@mantine/core';
-import '@mantine/core/styles/NavLink.layer.css';
+import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { now } from '../../client/clock';
 import { planOf, type Plan } from '../../core/makeoff/plan';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
 import { HABITS, type Habit, type Id, type MakeOff } from '../../core/record/types';
-import { isSealed } from '../../core/commands/apply-inspection';
 import type { Dossier } from '../../core/rulebook/dossier';
+import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { HABIT_WORDS } from '../../core/words/en/makeoff';
 import { device } from '../hand/hand';
 import { give } from '../hand/give';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import { PlanSheet } from './PlanSheet';
-import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { roundFor } from './round-for';
 
-interface Props {
+const ChooseEntry = fetched(() => import('./ChooseEntry'));
+
+interface StartWorkProps {
   slice: Slice;
   site: Id;
   opened: { dossier: Dossier; plan: Plan } | null;
@@ -22,31 +24,24 @@ interface Props {
 }
 
 /** Before the work: which entry, why, in which order; and the plan that follows. */
-export function StartWork({ slice, site, opened, onOpen }: Props) {
-  const [text, setText] = useState('');
+export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
   const [why, setWhy] = useState<MakeOff['why']>('make-off');
   const [habit, setHabit] = useState<Habit>('body-first');
-  if (!opened) return <ChooseEntry slice={slice} site={site} text={text} onText={setText} onOpen={onOpen} />;
+  if (!opened)
+    return (
+      <Later>
+        <ChooseEntry slice={slice} site={site} onOpen={onOpen} />
+      </Later>
+    );
   const { dossier } = opened;
-  const { entry, enclosure, cable, certificate, size } = dossier;
-  const plan = planOf(dossier, habit, why, null);
-  const transit = KINDS[entry.kind].transit !== null;
+  const { entry } = dossier;
   const start = () => {
     const round = roundFor(dossier, slice, site, why);
     if (round) give('makeoff.start', { id: device.id(), entry: entry.id, round, why, habit });
   };
   return (
     <main id="main" className="work" tabIndex={-1}>
-      <header className="work-title">
-        <h1>
-          {enclosure.tag}, entry {entry.label}
-        </h1>
-        <p>
-          {kindTitle(entry.kind)},{' '}
-          {size ? `${certificate!.number}, ${size.size} (${size.thread})` : 'no size chosen'},{' '}
-          {cable ? `cable ${cable.tag}` : 'no cable'}
-        </p>
-      </header>
+      <StartTitle dossier={dossier} />
       <p className="start-links">
         <a href={`/certificates/?site=${site}&tab=find&entry=${entry.id}`}>Find or change the gland</a>
         <a href={`/bench/?site=${site}&entry=${entry.id}`}>Bench</a>
@@ -54,11 +49,9 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
           Another entry
         </Button>
       </p>
-      {!transit && (!cable || !size) ? (
+      {missingFor(dossier) ? (
         <p className="make-safe" role="alert">
-          {cable
-            ? 'Choose the gland first: without its size there are no marks and no closing figures.'
-            : 'Record the cable of this entry first, under Dossier, Entries.'}
+          {missingFor(dossier)}
         </p>
       ) : (
         <form
@@ -68,29 +61,7 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
             start();
           }}
         >
-          <NativeSelect
-            className="field"
-            label="The entry is"
-            value={why}
-            onChange={(event) => setWhy(event.target.value as MakeOff['why'])}
-          >
-            <option value="make-off">made off anew</option>
-            <option value="opening">opened up and closed again</option>
-          </NativeSelect>
-          {!transit && !KINDS[entry.kind].mineral && (
-            <NativeSelect
-              className="field"
-              label="Order"
-              value={habit}
-              onChange={(event) => setHabit(event.target.value as Habit)}
-            >
-              {HABITS.map((one) => (
-                <option key={one} value={one}>
-                  {HABIT_WORDS[one]}
-                </option>
-              ))}
-            </NativeSelect>
-          )}
+          <StartFields dossier={dossier} why={why} onWhy={setWhy} habit={habit} onHabit={setHabit} />
           <div className="start-buttons">
             <Button type="submit">Start the work</Button>
             <Button variant="default" onClick={() => window.print()}>
@@ -99,74 +70,62 @@ export function StartWork({ slice, site, opened, onOpen }: Props) {
           </div>
         </form>
       )}
-      <PlanSheet dossier={dossier} plan={plan} />
+      <PlanSheet dossier={dossier} plan={planOf(dossier, habit, why, null)} />
     </main>
   );
 }
 
-/**
- * The round that the work is recorded in: for a new make-off one in which nothing of the entry is read yet, since
- * what was read before belongs to the gland that comes off.
- */
-function roundFor({ entry, round }: Dossier, slice: Slice, site: Id, why: MakeOff['why']): Id | null {
-  const open = round && !round.closed && round.grade === 'detailed' && !isSealed(slice, entry.id, round.id);
-  const read = [...slice.by('reading', 'entry', entry.id), ...slice.by('look', 'entry', entry.id)].some(
-    (one) => one.round === round?.id,
-  );
-  if (open && (why === 'opening' || !read)) return round.id;
-  const id = device.id();
-  const made = give('round.add', {
-    id, name: `Make-off of ${now().slice(0, 10)}`, grade: 'detailed', entries: [entry.id], started: now(), closed: null,
-  }, '', site); // prettier-ignore
-  return made && id;
+const StartTitle = ({ dossier: { entry, enclosure, cable, certificate, size } }: { dossier: Dossier }) => (
+  <header className="work-title">
+    <h1>
+      {enclosure.tag}, entry {entry.label}
+    </h1>
+    <p>
+      {kindTitle(entry.kind)},{' '}
+      {size ? `${certificate!.number}, ${size.size} (${size.thread})` : 'no size chosen'},{' '}
+      {cable ? `cable ${cable.tag}` : 'no cable'}
+    </p>
+  </header>
+);
+
+/** What has to be known before anything is cut; null where all is. */
+function missingFor({ entry, cable, size }: Dossier): string | null {
+  if (KINDS[entry.kind].transit !== null) return null;
+  if (!cable) return 'Record the cable of this entry first, under Dossier, Entries.';
+  return size ? null : 'Choose the gland first: without its size there are no marks and no closing figures.';
 }
 
-function ChooseEntry({
-  slice,
-  site,
-  text,
-  onText,
-  onOpen,
-}: {
-  slice: Slice;
-  site: Id;
-  text: string;
-  onText: (text: string) => void;
-  onOpen: (id: Id) => void;
-}) {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const entries = slice
-    .by('entry', 'site', site)
-    .map((entry) => ({
-      entry,
-      title: `${slice.get('enclosure', entry.enclosure)?.tag ?? '?'}, entry ${entry.label}`,
-      what: `${kindTitle(entry.kind)}, cable ${entry.cable ? (slice.get('cable', entry.cable)?.tag ?? '?') : 'not recorded'}`,
-    }))
-    .filter(({ title, what }) => words.every((word) => `${title} ${what}`.toLowerCase().includes(word)))
-    .sort((a, b) => a.title.localeCompare(b.title, 'en', { numeric: true }));
+interface StartFieldsProps {
+  dossier: Dossier;
+  why: MakeOff['why'];
+  onWhy: (why: MakeOff['why']) => void;
+  habit: Habit;
+  onHabit: (habit: Habit) => void;
+}
+
+function StartFields({ dossier, why, onWhy, habit, onHabit }: StartFieldsProps) {
+  const { transit, mineral } = KINDS[dossier.entry.kind];
   return (
-    <main id="main" className="work" tabIndex={-1}>
-      <h1>Make off an entry</h1>
-      <p>
-        This cable, that hole: choose the entry. Its plan says what to slip on, where to cut and how far to
-        close.
-      </p>
-      <TextInput
+    <>
+      <NativeSelect
         className="field"
-        label="Enclosure, kind or cable"
-        value={text}
-        onChange={(event) => onText(event.target.value)}
-        placeholder="for example AX-31 or barrier"
+        label="The entry is"
+        value={why}
+        data={[
+          { value: 'make-off', label: 'made off anew' },
+          { value: 'opening', label: 'opened up and closed again' },
+        ]}
+        onChange={(event) => onWhy(event.currentTarget.value as MakeOff['why'])}
       />
-      {entries.length === 0 && <p>No entry matches. Entries are made under Dossier.</p>}
-      <ul className="choose">
-        {entries.slice(0, 60).map(({ entry, title, what }) => (
-          <li key={entry.id}>
-            <NavLink component="button" label={title} description={what} onClick={() => onOpen(entry.id)} />
-          </li>
-        ))}
-      </ul>
-      {entries.length > 60 && <p className="quiet">{entries.length - 60} more; type to narrow them down.</p>}
-    </main>
+      {transit === null && !mineral && (
+        <NativeSelect
+          className="field"
+          label="Order"
+          value={habit}
+          data={HABITS.map((one) => ({ value: one, label: HABIT_WORDS[one] }))}
+          onChange={(event) => onHabit(event.currentTarget.value as Habit)}
+        />
+      )}
+    </>
   );
 }

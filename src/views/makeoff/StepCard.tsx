@@ -6,6 +6,7 @@ import { isTestHold } from '../../core/kinds/steps';
 import type { MakeOff } from '../../core/record/types';
 import { askedLooks } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
+import { moment } from '../../core/words/en/format';
 import { closingWords } from '../../core/words/en/makeoff';
 import { device, say } from '../hand/hand';
 import { give } from '../hand/give';
@@ -16,7 +17,7 @@ import { PlaceField } from './PlaceField';
 import { TestStep } from './TestStep';
 import { planStepTitle, stepCaution, toolTitle } from '../../core/words/en/kinds/steps';
 
-interface Props {
+interface StepCardProps {
   dossier: Dossier;
   work: MakeOff;
   step: PlanStep;
@@ -28,34 +29,14 @@ interface Props {
 }
 
 /** One step: what to do and how far, what to look at or measure before going on, and its tick. */
-export function StepCard({ dossier, work, step, number, open, onOpen, onTick, onUntick }: Props) {
-  const { id, tick, hold } = step;
-  const title = planStepTitle(step);
+export function StepCard(props: StepCardProps) {
+  const { dossier, work, step, number, open } = props;
+  if (!open) return <StepLine {...props} />;
   const caution = stepCaution(step);
-  const waits = hold !== null && !hold.answered;
-  if (!open) {
-    return (
-      <li className={`step${tick ? ' done' : ''}`}>
-        <UnstyledButton className="step-line" onClick={onOpen}>
-          <span className="figures">{tick ? (tick.skipped === null ? '✓' : '–') : number}</span>
-          <span>
-            {title}
-            {tick && (
-              <small>
-                {tick.initials}, {clockTime(tick.at)}
-                {tick.skipped !== null && `; hold point passed over: ${tick.skipped}`}
-                {tick.skipped === null && waits && '; its hold point is open'}
-              </small>
-            )}
-          </span>
-        </UnstyledButton>
-      </li>
-    );
-  }
   return (
     <li className="step open" aria-current="step">
       <h2>
-        <span className="figures">{number}</span> {title}
+        <span className="figures">{number}</span> {planStepTitle(step)}
       </h2>
       {step.closing && <p className="closing">{closingWords(step.closing)}</p>}
       {caution && <p className="caution">{caution}</p>}
@@ -65,47 +46,82 @@ export function StepCard({ dossier, work, step, number, open, onOpen, onTick, on
       {step.measures.map((place) => (
         <PlaceField key={place.id} dossier={dossier} work={work} place={place} />
       ))}
-      {hold && hold.id !== step.closing?.answer && step.measures.length === 0 && (
-        <>
-          <p className="hold-word">
-            <b>Hold point.</b> {waits ? 'Before going on:' : 'Answered.'}{' '}
-            {holdTitle(dossier, hold).toLowerCase()}
-          </p>
-          {isTestHold(hold.id) ? (
-            <TestStep
-              key={id}
-              dossier={dossier}
-              slice={device.state().slice}
-              hold={hold.id}
-              since={work.at}
-            />
-          ) : (
-            <Answer id={hold.id} dossier={dossier} work={work} />
-          )}
-        </>
-      )}
+      <HoldPoint dossier={dossier} work={work} step={step} />
       {step.asks.map(({ id: look }) => (
         <Answer key={look} id={look} dossier={dossier} work={work} />
       ))}
-      <div className="start-buttons">
-        {tick ? (
-          <Button variant="default" onClick={() => onUntick(id)}>
-            Take the tick away
-          </Button>
-        ) : (
-          <>
-            <Button
-              onClick={() =>
-                waits ? say('Answer the hold point first, or pass it over with a reason.') : onTick(id, null)
-              }
-            >
-              Done
-            </Button>
-            {waits && <PassOver onPass={(reason) => onTick(id, reason)} />}
-          </>
-        )}
-      </div>
+      <StepButtons {...props} />
     </li>
+  );
+}
+
+const isOpenHold = ({ hold }: PlanStep): boolean => hold !== null && !hold.answered;
+
+/** A step that is not in the hand: its title, and who ticked it. */
+function StepLine({ step, number, onOpen }: StepCardProps) {
+  const { tick } = step;
+  return (
+    <li className={`step${tick ? ' done' : ''}`}>
+      <UnstyledButton className="step-line" onClick={onOpen}>
+        <span className="figures">{tick ? (tick.skipped === null ? '✓' : '–') : number}</span>
+        <span>
+          {planStepTitle(step)}
+          {tick && (
+            <small>
+              {tick.initials}, {moment(tick.at)}
+              {tick.skipped !== null && `; hold point passed over: ${tick.skipped}`}
+              {tick.skipped === null && isOpenHold(step) && '; its hold point is open'}
+            </small>
+          )}
+        </span>
+      </UnstyledButton>
+    </li>
+  );
+}
+
+/** The hold point of a step, where nothing above asks for it already. */
+function HoldPoint({ dossier, work, step }: Pick<StepCardProps, 'dossier' | 'work' | 'step'>) {
+  const { hold } = step;
+  if (!hold || hold.id === step.closing?.answer || step.measures.length > 0) return null;
+  return (
+    <>
+      <p className="hold-word">
+        <b>Hold point.</b> {hold.answered ? 'Answered.' : 'Before going on:'}{' '}
+        {holdTitle(dossier, hold).toLowerCase()}
+      </p>
+      {isTestHold(hold.id) ? (
+        <TestStep
+          key={step.id}
+          dossier={dossier}
+          slice={device.state().slice}
+          hold={hold.id}
+          since={work.at}
+        />
+      ) : (
+        <Answer id={hold.id} dossier={dossier} work={work} />
+      )}
+    </>
+  );
+}
+
+function StepButtons({ step, onTick, onUntick }: StepCardProps) {
+  const { id, tick } = step;
+  const waits = isOpenHold(step);
+  if (tick)
+    return (
+      <div className="start-buttons">
+        <Button variant="default" onClick={() => onUntick(id)}>
+          Take the tick away
+        </Button>
+      </div>
+    );
+  const done = () =>
+    waits ? say('Answer the hold point first, or pass it over with a reason.') : onTick(id, null);
+  return (
+    <div className="start-buttons">
+      <Button onClick={done}>Done</Button>
+      {waits && <PassOver onPass={(reason) => onTick(id, reason)} />}
+    </div>
   );
 }
 
@@ -179,11 +195,3 @@ function PourOf({ pour, dossier, work }: { pour: PlanStep['pour']; dossier: Doss
   if (pour === 'cure') return <CureStep dossier={dossier} work={work} />;
   return null;
 }
-
-const clockTime = (iso: string) =>
-  new Date(iso).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });

@@ -7,7 +7,7 @@ import { partTick } from '../../core/kinds/kinds';
 import type { MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { count } from '../../core/words/en/format';
-import { FROM_WORDS, HABIT_WORDS, MISSING_WORDS, WHY_WORDS } from '../../core/words/en/makeoff';
+import { HABIT_WORDS, WHY_WORDS } from '../../core/words/en/makeoff';
 import { drawEntry } from '../../drawing/draw';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/heart/DrawingView';
@@ -15,7 +15,7 @@ import { ClockRing } from '../../ui/ClockRing';
 import { device } from '../hand/hand';
 import { give } from '../hand/give';
 import { useNow } from '../hand/use-now';
-import { MarkTable, PlanSheet, Rulers } from './PlanSheet';
+import { CutMarks, PlanSheet } from './PlanSheet';
 import { StepCard } from './StepCard';
 import { initialsOf } from './work';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
@@ -44,44 +44,11 @@ const slipStep = (part: PlanPart): PlanStep => ({
 });
 
 /** The work on one entry: one step at a time beside the state it leaves the entry in. */
-export function WorkPage({ dossier, work, plan, onSeal }: Props) {
+export function WorkPage(props: Props) {
+  const { dossier, work, plan } = props;
   const { entry, enclosure, cable, certificate, size } = dossier;
-  const [initials, setInitials] = useState(() => initialsOf(device.state().person?.name ?? ''));
   const [chosen, setChosen] = useState<string | null>(null);
   const current = chosen ?? plan.next;
-  const nowMs = useNow(1000);
-  const { clocks, late } = clocksHere(entry.site, nowMs);
-  const own = clocks.filter(
-    (clock) => clock.entry === entry.id || (cable?.mineral && clock.cable === cable.id),
-  );
-  const tick = (step: string, skipped: string | null) => {
-    if (give('makeoff.tick', { id: work.id, step, initials: initials.trim() || '?', skipped }))
-      setChosen(null);
-  };
-  const untick = (step: string) => give('makeoff.untick', { id: work.id, step });
-  const all: PlanStep[] = [...plan.slipOn.map(slipStep), ...plan.steps];
-  const at = all.findIndex(({ id }) => id === current);
-  // What is done before the step in hand is folded away, so that the step stands at the top.
-  const open = all.findIndex(({ tick }, i) => tick === null || i === at);
-  const fold = open < 0 ? all.length : open;
-  const [before, after] = [all.slice(0, fold), all.slice(fold)];
-  const card = (step: PlanStep) => (
-    <StepCard
-      key={step.id}
-      dossier={dossier}
-      work={work}
-      step={step}
-      number={all.indexOf(step) + 1}
-      open={current === step.id}
-      onOpen={() => setChosen(step.id)}
-      onTick={tick}
-      onUntick={untick}
-    />
-  );
-  const slipping = plan.slipOn.some(({ id }) => partTick(id) === current);
-  const drawing = slipping
-    ? drawSlipOn(plan.slipOn, current!.replace('part-', ''))
-    : drawEntry(dossier, stageOf(plan));
   return (
     <main id="main" className="work" tabIndex={-1}>
       <header className="work-title">
@@ -95,69 +62,127 @@ export function WorkPage({ dossier, work, plan, onSeal }: Props) {
       </header>
       <div className="work-columns">
         <div className="work-left">
-          <div className="plan-drawing state">
-            <DrawingView drawing={drawing} states={{}} aspect={slipping ? 2.6 : 1.9} shownPx={560} />
-          </div>
-          {own.length > 0 && (
-            <section aria-label="Clocks of this entry" className="own-clocks">
-              {own.map((clock) => (
-                <ClockRing key={clock.id} clock={clock} nowMs={nowMs} />
-              ))}
-            </section>
-          )}
-          {late.some((one) => one.entry === entry.id) && (
-            <p className="make-safe" role="alert">
-              The compound was packed after it had stiffened. Take it out and pack fresh compound.
-            </p>
-          )}
-          {work.why === 'make-off' && plan.marks.marks.length > 0 && (
-            <section className="marks">
-              <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
-              <Rulers plan={plan} />
-              <MarkTable plan={plan} />
-              {plan.marks.missing.map((one) => (
-                <p key={one} className="tone-failed">
-                  {MISSING_WORDS[one]}
-                </p>
-              ))}
-            </section>
-          )}
+          <StateDrawing dossier={dossier} plan={plan} current={current} />
+          <OwnClocks dossier={dossier} />
+          {work.why === 'make-off' && <CutMarks plan={plan} />}
         </div>
         <div className="work-right">
-          <TextInput
-            className="field initials"
-            label="Initials for the ticks"
-            value={initials}
-            maxLength={8}
-            onChange={(event) => setInitials(event.target.value)}
-          />
-          {before.length > 0 && (
-            <details className="done-steps">
-              <summary>{count(before.length, 'step')} done</summary>
-              <ol className="steps">{before.map(card)}</ol>
-            </details>
-          )}
-          <ol className="steps">{after.map(card)}</ol>
-          {plan.next === null && (
-            <p>
-              Every step is ticked. Seal how the entry was left; its record then speaks for what it hides.
-            </p>
-          )}
-          <div className="start-buttons">
-            <Button onClick={onSeal} variant={plan.next === null ? 'filled' : 'default'}>
-              Seal as left
-            </Button>
-            <Button variant="default" onClick={() => window.print()}>
-              Print the plan
-            </Button>
-            <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>To its bench</a>
-          </div>
-          <p className="quiet">
-            Yendral advises; a competent, authorised person decides. Local codes come first.
-          </p>
+          <WorkSteps {...props} current={current} onChoose={setChosen} />
+          <WorkFoot {...props} />
         </div>
       </div>
       <PlanSheet dossier={dossier} plan={plan} printOnly />
     </main>
   );
 }
+
+/** The entry as the step in hand leaves it, or the parts on the cable while they are slipped on. */
+function StateDrawing({
+  dossier,
+  plan,
+  current,
+}: Pick<Props, 'dossier' | 'plan'> & { current: string | null }) {
+  const slipping = plan.slipOn.some(({ id }) => partTick(id) === current);
+  const drawing = slipping
+    ? drawSlipOn(plan.slipOn, current!.replace('part-', ''))
+    : drawEntry(dossier, stageOf(plan));
+  return (
+    <div className="plan-drawing state">
+      <DrawingView drawing={drawing} states={{}} aspect={slipping ? 2.6 : 1.9} shownPx={560} />
+    </div>
+  );
+}
+
+/** What runs at this entry. */
+function OwnClocks({ dossier: { entry, cable } }: { dossier: Dossier }) {
+  const nowMs = useNow(1000);
+  const { clocks, late } = clocksHere(entry.site, nowMs);
+  const own = clocks.filter(
+    (clock) => clock.entry === entry.id || (cable?.mineral && clock.cable === cable.id),
+  );
+  return (
+    <>
+      {own.length > 0 && (
+        <section aria-label="Clocks of this entry" className="own-clocks">
+          {own.map((clock) => (
+            <ClockRing key={clock.id} clock={clock} nowMs={nowMs} />
+          ))}
+        </section>
+      )}
+      {late.some((one) => one.entry === entry.id) && (
+        <p className="make-safe" role="alert">
+          The compound was packed after it had stiffened. Take it out and pack fresh compound.
+        </p>
+      )}
+    </>
+  );
+}
+
+interface WorkStepsProps extends Props {
+  current: string | null;
+  onChoose: (step: string | null) => void;
+}
+
+/** The steps, what is done before the one in hand folded away, so that it stands at the top. */
+function WorkSteps({ dossier, work, plan, current, onChoose }: WorkStepsProps) {
+  const [initials, setInitials] = useState(() => initialsOf(device.state().person?.name ?? ''));
+  const tick = (step: string, skipped: string | null) => {
+    if (give('makeoff.tick', { id: work.id, step, initials: initials.trim() || '?', skipped }))
+      onChoose(null);
+  };
+  const all: PlanStep[] = [...plan.slipOn.map(slipStep), ...plan.steps];
+  const at = all.findIndex(({ id }) => id === current);
+  const open = all.findIndex((step, i) => step.tick === null || i === at);
+  const fold = open < 0 ? all.length : open;
+  const card = (step: PlanStep) => (
+    <StepCard
+      key={step.id}
+      dossier={dossier}
+      work={work}
+      step={step}
+      number={all.indexOf(step) + 1}
+      open={current === step.id}
+      onOpen={() => onChoose(step.id)}
+      onTick={tick}
+      onUntick={(id) => give('makeoff.untick', { id: work.id, step: id })}
+    />
+  );
+  return (
+    <>
+      <TextInput
+        className="field initials"
+        label="Initials for the ticks"
+        value={initials}
+        maxLength={8}
+        onChange={(event) => setInitials(event.target.value)}
+      />
+      {fold > 0 && (
+        <details className="done-steps">
+          <summary>{count(fold, 'step')} done</summary>
+          <ol className="steps">{all.slice(0, fold).map(card)}</ol>
+        </details>
+      )}
+      <ol className="steps">{all.slice(fold).map(card)}</ol>
+    </>
+  );
+}
+
+const WorkFoot = ({ dossier: { entry }, plan, onSeal }: Props) => (
+  <>
+    {plan.next === null && (
+      <p>Every step is ticked. Seal how the entry was left; its record then speaks for what it hides.</p>
+    )}
+    <div className="start-buttons">
+      <Button onClick={onSeal} variant={plan.next === null ? 'filled' : 'default'}>
+        Seal as left
+      </Button>
+      <Button variant="default" onClick={() => window.print()}>
+        Print the plan
+      </Button>
+      <Button component="a" variant="default" href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
+        To its bench
+      </Button>
+    </div>
+    <p className="quiet">Yendral advises; a competent, authorised person decides. Local codes come first.</p>
+  </>
+);

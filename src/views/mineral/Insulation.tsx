@@ -5,7 +5,7 @@ import { historyOf } from '../../core/rulebook/cable-tests';
 import { isSignificant, type Trend } from '../../core/mineral/trend';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, InsulationTest } from '../../core/record/types';
-import { count, figure } from '../../core/words/en/format';
+import { count, figure, month } from '../../core/words/en/format';
 import { now } from '../../client/clock';
 import { InsulationGrid } from '../testing/InsulationGrid';
 import { megohmWords } from '../testing/insulation-words';
@@ -76,7 +76,6 @@ function History({ cable, tests }: { cable: Cable; tests: readonly InsulationTes
     };
   }, [points, trend, crossing, serviceMegohm]);
   if (points.length === 0) return <p className="quiet">No test of this cable counts yet.</p>;
-  const month = (t: number) => new Date(t).toLocaleDateString('en-GB', { month: 'short', year: 'numeric' });
   return (
     <section>
       <h2>The worst pair of every test</h2>

@@ -26,23 +26,36 @@ export const ohm = (value: number): string =>
 
 /** A date as it is said on site, e.g. "3 Mar 2026"; the time zone is the site's. */
 export function day(iso: string, timeZone = 'UTC'): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone,
-  }).format(new Date(iso));
+  return dayFormat(timeZone).format(new Date(iso));
+}
+
+/** Formatters cost more to make than a page of lists to fill: one per time zone. */
+const DAYS = new Map<string, Intl.DateTimeFormat>();
+
+function dayFormat(timeZone: string): Intl.DateTimeFormat {
+  let format = DAYS.get(timeZone);
+  if (!format) {
+    format = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone });
+    DAYS.set(timeZone, format);
+  }
+  return format;
 }
 
 /** A moment as it is said on site, in the device's own time: "3 Mar 2026, 14:05". */
-export const moment = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
+export const moment = (iso: string): string => MOMENT.format(new Date(iso));
+
+const MOMENT = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+/** A month of a year, in the device's own time: "Mar 2026". */
+export const month = (ms: number): string => MONTH.format(new Date(ms));
+
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric' });
 
 /** "1 reading", "3 readings". */
 export const count = (n: number, noun: string, many = `${noun}s`): string => `${n} ${n === 1 ? noun : many}`;

@@ -1,4 +1,4 @@
-import { Figure, type Figures } from '../../ui/Figure';
+import { Figure, type Figures } from './Figure';
 
 /** A field of a helper: its name, its title, its unit, and whether 0 is allowed. */
 export type FigureField<K extends string> = readonly [name: K, title: string, unit: string, zero?: 'zero'];

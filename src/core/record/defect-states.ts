@@ -1,4 +1,4 @@
-import type { Defect } from '../record/types';
+import type { Defect } from './types';
 
 /** Where a defect may go next, by state. */
 export const NEXT_STATES: Record<Defect['state'], readonly Defect['state'][]> = {

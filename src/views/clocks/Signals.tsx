@@ -1,0 +1,32 @@
+import { Checkbox } from '@mantine/core';
+import { useState } from 'react';
+import { alarmState, askForNotifications, ring, setSound } from '../hand/alarm';
+
+/** How a clock that runs out makes itself known. */
+export function Signals() {
+  const [state, setState] = useState(alarmState);
+  return (
+    <fieldset className="signals">
+      <legend>When one is due</legend>
+      <Checkbox
+        size="md"
+        label="Sound"
+        checked={state.sound}
+        onChange={(event) => {
+          setSound(event.currentTarget.checked);
+          if (event.currentTarget.checked) ring();
+          setState(alarmState());
+        }}
+      />
+      <Checkbox
+        size="md"
+        label={`Notification${state.blocked ? ' (not allowed by this browser)' : ''}`}
+        checked={state.notify}
+        disabled={state.blocked}
+        onChange={(event) =>
+          void askForNotifications(event.currentTarget.checked).then(() => setState(alarmState()))
+        }
+      />
+    </fieldset>
+  );
+}
