@@ -1,5 +1,8 @@
 // Opened by rules.ts, beside the records.
-export { apply } from '../core/commands/apply';
-export { assess } from '../core/rulebook/assess';
-export { lostWords } from '../core/words/en/lost';
-export { withSaid } from '../core/words/en/said';
+import { apply } from '../core/commands/apply';
+import { assess } from '../core/rulebook/assess';
+import { lostWords } from '../core/words/en/lost';
+import { withSaid } from '../core/words/en/said';
+
+const rules = { apply, assess, lostWords, withSaid };
+export default rules;

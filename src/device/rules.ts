@@ -1,7 +1,7 @@
 import { ApiError } from '../client/api';
 
 /** What commands do and how entries are judged: half of the program, which no page needs to show its records. */
-export type Rules = typeof import('./rule-book');
+export type Rules = typeof import('./rule-book').default;
 
 let opened: Rules | null = null;
 let opening: Promise<Rules> | null = null;
@@ -16,7 +16,7 @@ export const rulesOpened = (): Rules | null => opened;
  */
 export function openRules(): Promise<Rules> {
   opening ??= import('./rule-book').then(
-    (rules) => (opened = rules),
+    ({ default: rules }) => (opened = rules),
     () => {
       opening = null;
       throw new ApiError(0, 'unreached', 'The program cannot be read whole; it is tried again.');

@@ -8,8 +8,8 @@ import type { Touched } from './touched';
 
 /** How long judging for lists may hold a frame up, ms. */
 const SLICE_MS = 8;
-/** How often lists hear of it while much is judged, ms. */
-const TELL_MS = 200;
+/** When lists hear of it while much is judged, ms: soon at first, then less and less often. */
+const TELL_MS = { first: 150, most: 2400 };
 
 interface Kept {
   version: number;
@@ -27,6 +27,7 @@ export class Statuses extends Subscribable {
   #queue = new Set<Id>();
   #timer: ReturnType<typeof setTimeout> | null = null;
   #told = 0;
+  #wait = TELL_MS.first;
   /** How many entries were judged since the start. */
   judged = 0;
 
@@ -61,7 +62,9 @@ export class Statuses extends Subscribable {
       if (performance.now() > until) break;
     }
     if (this.#queue.size > 0) this.#timer = setTimeout(() => this.#work(), 0);
-    if (this.#queue.size > 0 && performance.now() - this.#told < TELL_MS) return;
+    const more = this.#queue.size > 0;
+    if (more && performance.now() - this.#told < this.#wait) return;
+    this.#wait = more ? Math.min(this.#wait * 2, TELL_MS.most) : TELL_MS.first;
     this.#told = performance.now();
     this.changed();
   }

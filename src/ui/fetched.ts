@@ -1,5 +1,8 @@
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 
+/** How long the page itself goes first, ms. */
+const WAIT_MS = 4000;
+
 /**
  * A part of a page that the page shows without: fetched when there is time, so that it is here without a signal too,
  * or at once when it is shown first.

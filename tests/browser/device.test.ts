@@ -155,6 +155,7 @@ describe('a device', () => {
     await openAs(other, await line(), 'M. Okonjo', '/dossier/?site=proving-ground&table=area');
     await other.waitForSelector('.records');
     await clickText(other, 'button', 'New area');
+    await other.waitForSelector('.record-form');
     await other.type('[data-path="name"] input', 'Loading bay');
     await clickText(other, '.form-foot button', 'Save');
     await sent(other);

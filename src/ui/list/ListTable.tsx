@@ -139,7 +139,7 @@ function Head<R>({ columns, list }: { columns: readonly Column<R>[]; list: List<
         {columns.map(({ id, title, sorts }) => (
           <Table.Th key={id} scope="col" aria-sort={list.query.sort === id ? 'ascending' : undefined}>
             {sorts ? (
-              <UnstyledButton className="plain sort" onClick={() => list.setSort(id)}>
+              <UnstyledButton className="sort" onClick={() => list.setSort(id)}>
                 {title}
                 <span aria-hidden="true">{list.query.sort === id ? ' ↓' : ''}</span>
               </UnstyledButton>
@@ -175,7 +175,7 @@ function Row<R>({ row, cells, keyOf, hrefOf, onOpen, open, detail, rowClass, col
               </a>
             ) : onOpen ? (
               <UnstyledButton
-                className="plain line"
+                className="line"
                 aria-expanded={detail ? isOpen : undefined}
                 onClick={() => onOpen(key)}
               >

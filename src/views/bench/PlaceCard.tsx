@@ -49,7 +49,7 @@ export const PlaceCard = memo(function PlaceCard({
   }, [eye, readings.length]);
   return (
     <section ref={card} className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={title}>
-      <UnstyledButton className="plain place-head" onClick={() => onSelect(place.id)} aria-pressed={selected}>
+      <UnstyledButton className="place-head" onClick={() => onSelect(place.id)} aria-pressed={selected}>
         <SealGlyph state={glyph} label={`${title}: ${word}`} />
         <b>{title}</b>
         <b className={toneOf(glyph)}>{word}</b>
@@ -78,7 +78,7 @@ function Readings({ view, sealed, onSelect }: Pick<Props, 'view' | 'sealed' | 'o
   const next =
     place.wanted > readings.length ? `Read ${readings.length + 1} of ${place.wanted}` : 'Read again';
   return (
-    <ul className="readings">
+    <ul className="bare readings">
       {readings.map((reading) => (
         <Chip
           key={reading.id}

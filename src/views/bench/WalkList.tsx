@@ -27,7 +27,7 @@ export const WalkList = memo(function WalkList({ round, current, onOpen }: Props
       <h2>
         Walk, stop {round.entries.indexOf(current) + 1} of {round.entries.length}
       </h2>
-      <ol>
+      <ol className="bare">
         {round.entries.map((id) => {
           const entry = slice.get('entry', id);
           const tag = entry && slice.get('enclosure', entry.enclosure)?.tag;

@@ -40,7 +40,7 @@ export default function FitsSize({ slice, certificate }: { slice: Slice; certifi
         ))}
       </NativeSelect>
       {found.length === 0 && <p>No cable of the site fits this size.</p>}
-      <ul className="touched">
+      <ul className="bare touched">
         {found.map(({ need, where, candidate }) => (
           <li key={`${need.cable.id} ${endWords(where)}`}>
             <span>

@@ -64,7 +64,7 @@ function Title({ certificate }: { certificate: Certificate }) {
     saveFile(`${number.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.json`, 'application/json', `${text}\n`);
   };
   return (
-    <header className="cert-title">
+    <header className="title">
       <h1>{number}</h1>
       <p>
         {title}, {certificate.maker}

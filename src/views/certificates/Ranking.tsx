@@ -89,7 +89,7 @@ function Candidates({ ranked, children }: CandidatesProps) {
         ]}
       />
       {list.of > 0 && list.matching === 0 && <p>Nothing matches. Clear the search.</p>}
-      <ol className="candidates">{list.rows.map(children)}</ol>
+      <ol className="bare candidates">{list.rows.map(children)}</ol>
       {list.matching > list.rows.length && (
         <Button variant="default" className="more-places" onClick={list.more}>
           {list.matching - list.rows.length} more sizes

@@ -35,7 +35,7 @@ export function Series({ slice, site }: { slice: Slice; site: Id }) {
     setFiles(false);
   };
   return (
-    <div className="series">
+    <div className="split series">
       <CertificateList all={all} current={files ? null : (certificate?.id ?? null)} onOpen={open}>
         <Stack gap="xs" p="sm">
           <Button

@@ -36,7 +36,7 @@ export function Touched({ slice, certificate }: { slice: Slice; certificate: Cer
           ? 'No entry rests on it'
           : `${entries.length} ${entries.length === 1 ? 'entry rests' : 'entries rest'} on it`}
       </h2>
-      <ul className="touched">
+      <ul className="bare touched">
         {list.rows.map(({ entry, state, title }) => (
           <li key={entry.id}>
             <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>

@@ -33,7 +33,7 @@ function ClocksOf({ state: { slice, site } }: ViewProps) {
   const { clocks } = clocksHere(site, nowMs);
   return (
     <main id="main" className="clocks" tabIndex={-1}>
-      <header>
+      <header className="title">
         <h1>Clocks</h1>
         <p>
           {clocks.length === 0 ? 'Nothing runs' : `${clocks.length} running`},{' '}
@@ -93,7 +93,7 @@ function Running({ clocks, site, nowMs }: RunningProps) {
         </p>
       )}
       {clocks.length > 0 && list.matching === 0 && <p>No clock matches. Clear the search.</p>}
-      <ul className="clock-list">
+      <ul className="bare clock-list">
         {list.rows.map((clock) => (
           <li key={clock.id}>
             <ClockRing clock={clock} nowMs={nowMs} />

@@ -66,7 +66,7 @@ function DeskOf({ state, tool, onOpen }: DeskOfProps) {
   const dossier = entry ? dossierOf(slice, entry.id, currentRound(slice, entry.id, entry.site)) : null;
   const { View } = tool;
   return (
-    <div className="desk">
+    <div className="split desk">
       <nav aria-label="Helpers">
         <h2>Desk</h2>
         {TOOLS.map(({ id, title, what }) => (
@@ -82,7 +82,7 @@ function DeskOf({ state, tool, onOpen }: DeskOfProps) {
         ))}
       </nav>
       <main id="main" tabIndex={-1}>
-        <header>
+        <header className="title">
           <h1>{tool.title}</h1>
           <ValuesOf state={state} entry={entry?.id ?? ''} onEntry={setEntry} />
         </header>

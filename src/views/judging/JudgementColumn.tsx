@@ -50,7 +50,7 @@ export function JudgementColumn(props: Props) {
   return (
     <aside className="judgement" aria-label="Judgement">
       <Whole dossier={dossier} findings={findings} status={status} />
-      {asking.length > 0 && <ol>{asking.map(item)}</ol>}
+      {asking.length > 0 && <ol className="bare">{asking.map(item)}</ol>}
       {rest.length > 0 && (
         <details className="settled" open={asking.length === 0}>
           <summary>
@@ -60,7 +60,7 @@ export function JudgementColumn(props: Props) {
               'checks conform',
             )}
           </summary>
-          <ol>{rest.map(item)}</ol>
+          <ol className="bare">{rest.map(item)}</ol>
         </details>
       )}
       <Notes opening={opening} hidden={hidden} />
@@ -175,7 +175,7 @@ const Item = memo(
     const isOpen = defect && defect.state !== 'done' && defect.state !== 'proven';
     return (
       <li className={selected ? 'selected' : ''} data-check={check} data-outcome={outcome}>
-        <UnstyledButton className="plain finding" onClick={onSelect} aria-pressed={selected}>
+        <UnstyledButton className="finding" onClick={onSelect} aria-pressed={selected}>
           <SealGlyph state={glyph} label={`${checkTitle(check)}: ${outcome}`} />
           <span>
             <span className="statement">{said.statement}</span>

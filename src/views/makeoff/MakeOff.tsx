@@ -34,7 +34,7 @@ export default function MakeOffView() {
       {({ slice: records, site: at, version }) => {
         const opened = chosen ? openWork(records, chosen, Date.parse(now())) : null;
         return (
-          <div className="makeoff">
+          <div className="split makeoff">
             <WorkList slice={records} site={at} version={version} current={chosen} onOpen={open} />
             {opened?.work ? (
               <WorkPage

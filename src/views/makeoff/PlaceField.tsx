@@ -70,7 +70,9 @@ export function PlaceField(props: PlaceFieldProps) {
           />
           {live && (
             <Button variant="default" onClick={() => target && takeLive(target, hand.line, nominal)}>
-              Take <LiveValue of={live.id} />
+              <span>
+                Take <LiveValue of={live.id} />
+              </span>
             </Button>
           )}
         </div>

@@ -154,7 +154,9 @@ function Degrees({ title, measure, site }: { title: string; measure: Measure; si
       <MeasureInput label={title} {...fieldOf(measure)} />
       {thermometer && (
         <Button variant="default" onClick={take}>
-          {thermometer.tag} <LiveValue of={thermometer.id} />
+          <span>
+            {thermometer.tag} <LiveValue of={thermometer.id} />
+          </span>
         </Button>
       )}
     </div>

@@ -76,7 +76,7 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
 }
 
 const StartTitle = ({ dossier: { entry, enclosure, cable, certificate, size } }: { dossier: Dossier }) => (
-  <header className="work-title">
+  <header className="title work-title">
     <h1>
       {enclosure.tag}, entry {entry.label}
     </h1>

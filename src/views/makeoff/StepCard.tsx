@@ -8,14 +8,17 @@ import { askedLooks } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { moment } from '../../core/words/en/format';
 import { closingWords } from '../../core/words/en/makeoff';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import { device, say } from '../hand/hand';
 import { give } from '../hand/give';
 import { LookCard } from '../judging/LookCard';
 import { holdTitle } from './hold-title';
 import { CureStep, MixStep, PackStep } from './PourSteps';
 import { PlaceField } from './PlaceField';
-import { TestStep } from './TestStep';
 import { planStepTitle, stepCaution, toolTitle } from '../../core/words/en/kinds/steps';
+
+const TestStep = fetched(() => import('./TestStep'));
 
 interface StepCardProps {
   dossier: Dossier;
@@ -90,13 +93,15 @@ function HoldPoint({ dossier, work, step }: Pick<StepCardProps, 'dossier' | 'wor
         {holdTitle(dossier, hold).toLowerCase()}
       </p>
       {isTestHold(hold.id) ? (
-        <TestStep
-          key={step.id}
-          dossier={dossier}
-          slice={device.state().slice}
-          hold={hold.id}
-          since={work.at}
-        />
+        <Later>
+          <TestStep
+            key={step.id}
+            dossier={dossier}
+            slice={device.state().slice}
+            hold={hold.id}
+            since={work.at}
+          />
+        </Later>
       ) : (
         <Answer id={hold.id} dossier={dossier} work={work} />
       )}

@@ -13,7 +13,7 @@ import { StartTest } from '../testing/StartTest';
 import { useNow } from '../hand/use-now';
 
 /** A test that a step of the make-off waits for: tracing, or the insulation before and after sealing. */
-export function TestStep({
+export default function TestStep({
   dossier,
   slice,
   hold,

@@ -51,7 +51,7 @@ export function WorkPage(props: Props) {
   const current = chosen ?? plan.next;
   return (
     <main id="main" className="work" tabIndex={-1}>
-      <header className="work-title">
+      <header className="title work-title">
         <h1>
           {enclosure.tag}, entry {entry.label}
         </h1>
@@ -159,10 +159,10 @@ function WorkSteps({ dossier, work, plan, current, onChoose }: WorkStepsProps) {
       {fold > 0 && (
         <details className="done-steps">
           <summary>{count(fold, 'step')} done</summary>
-          <ol className="steps">{all.slice(0, fold).map(card)}</ol>
+          <ol className="bare steps">{all.slice(0, fold).map(card)}</ol>
         </details>
       )}
-      <ol className="steps">{all.slice(fold).map(card)}</ol>
+      <ol className="bare steps">{all.slice(fold).map(card)}</ol>
     </>
   );
 }

@@ -41,7 +41,7 @@ export default function MineralDesk() {
         const cables = slice.by('cable', 'site', site).filter(({ mineral }) => mineral !== null);
         const chosen = cables.find(({ id }) => id === cable) ?? cables[0] ?? null;
         return (
-          <div className="mineral">
+          <div className="split mineral">
             <CableList
               slice={slice}
               cables={cables}

@@ -36,7 +36,7 @@ export function Exports({ site }: { site: Id }) {
   };
   return (
     <section aria-label="Files">
-      <ul className="files">
+      <ul className="bare files">
         {FILES.map(([name, title, what]) => (
           <li key={name}>
             <a

@@ -1,4 +1,5 @@
-import { Button, UnstyledButton } from '@mantine/core';
+import { Button, SimpleGrid, Stack } from '@mantine/core';
+import '@mantine/core/styles/SimpleGrid.layer.css';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
@@ -114,19 +115,25 @@ function Summary({
   onOnly: (state: EntryState | 'all') => void;
 }) {
   return (
-    <div className="summary" role="group" aria-label="Show by state">
+    <SimpleGrid cols={4} spacing={6} role="group" aria-label="Show by state">
       {ENTRY_STATES.map((state) => (
-        <UnstyledButton
+        <Button
           key={state}
+          variant={only === state ? 'outline' : 'default'}
+          color="ink"
+          h={76}
+          px={2}
           aria-pressed={only === state}
           onClick={() => onOnly(only === state ? 'all' : state)}
         >
-          <SealGlyph state={glyphOfState(state)} size={22} label="" />
-          <b className="figures">{stops.filter(({ standing }) => standing === state).length}</b>
-          <small>{STATE_WORDS[state]}</small>
-        </UnstyledButton>
+          <Stack component="span" align="center" gap={2}>
+            <SealGlyph state={glyphOfState(state)} size={22} label="" />
+            <b className="figures">{stops.filter(({ standing }) => standing === state).length}</b>
+            <small>{STATE_WORDS[state]}</small>
+          </Stack>
+        </Button>
       ))}
-    </div>
+    </SimpleGrid>
   );
 }
 

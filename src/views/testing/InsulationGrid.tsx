@@ -1,4 +1,4 @@
-import { Table, UnstyledButton } from '@mantine/core';
+import { Button, Table } from '@mantine/core';
 import './insulation.css';
 import { useState } from 'react';
 import { fallsBetween, newestByPair, stateOfTest } from '../../core/rulebook/cable-tests';
@@ -106,13 +106,22 @@ interface PairCellProps {
 }
 
 const PairCell = ({ pair, reading, verdict, chosen, onChoose }: PairCellProps) => (
-  <UnstyledButton aria-pressed={chosen} onClick={() => onChoose(pair)}>
-    <SealGlyph
-      state={verdict ? VERDICT_GLYPH[verdict] : 'unread'}
-      label={`${pair}: ${verdict ? VERDICT_WORDS[verdict] : 'not read'}`}
-    />
+  <Button
+    variant={chosen ? 'outline' : 'default'}
+    miw={104}
+    px={6}
+    justify="start"
+    leftSection={
+      <SealGlyph
+        state={verdict ? VERDICT_GLYPH[verdict] : 'unread'}
+        label={`${pair}: ${verdict ? VERDICT_WORDS[verdict] : 'not read'}`}
+      />
+    }
+    aria-pressed={chosen}
+    onClick={() => onChoose(pair)}
+  >
     <span className="figures">{reading ? megohmWords(reading.megohm, reading.saturated) : 'read'}</span>
-  </UnstyledButton>
+  </Button>
 );
 
 function WhatFollows({

@@ -35,7 +35,7 @@ export function CableChoice({ slice, site, chosen, onChoose }: CableChoiceProps)
         onChange={(event) => setText(event.target.value)}
       />
       <p className="quiet">{count(chosen.length, 'cable')} chosen.</p>
-      <ul>
+      <ul className="bare">
         {shown.map(({ id, tag, outerMm }) => (
           <li key={id}>
             <Checkbox

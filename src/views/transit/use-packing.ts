@@ -6,7 +6,7 @@ import { figure } from '../../core/words/en/format';
 import type { PackNews } from '../../workers/pack';
 
 /** A packing that was found, after which step, and how long it took. */
-export interface PackFound {
+interface PackFound {
   step: PackStep;
   packing: Packing;
   ms: number;
