@@ -15,6 +15,9 @@ interface RecordSelectProps {
 /** Most records that the list shows at once; what is typed narrows it down. */
 const MOST_SHOWN = 50;
 
+/** What stands in the list for no record: no id is so short. */
+const NONE = '-';
+
 /** A choice of one record out of many, found by typing a part of its name. */
 export default function RecordSelect({ value, none, records, onChange, ...rest }: RecordSelectProps) {
   return (
@@ -22,14 +25,12 @@ export default function RecordSelect({ value, none, records, onChange, ...rest }
       {...rest}
       className="field"
       searchable
-      clearable
+      allowDeselect={false}
       limit={MOST_SHOWN}
-      placeholder={none}
       nothingFoundMessage="Nothing matches"
-      data={records}
-      value={value === '' ? null : value}
-      onChange={(id) => onChange(id ?? '')}
-      clearButtonProps={{ 'aria-label': 'Choose none' }}
+      data={[{ value: NONE, label: none }, ...records]}
+      value={value === '' ? NONE : value}
+      onChange={(id) => onChange(id === null || id === NONE ? '' : id)}
       comboboxProps={{ withinPortal: true, transitionProps: { duration: 0 } }}
     />
   );

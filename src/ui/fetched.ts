@@ -13,6 +13,6 @@ export function fetched<C extends ComponentType<any>>(
 ): LazyExoticComponent<C> {
   // What cannot be fetched now is asked for again when it is shown.
   if (typeof requestIdleCallback === 'function')
-    requestIdleCallback(() => void load().catch(() => undefined));
+    setTimeout(() => requestIdleCallback(() => void load().catch(() => undefined)), WAIT_MS);
   return lazy(load);
 }

@@ -31,7 +31,7 @@ describe('the site view', () => {
     await search.click({ count: 3 });
     await page.keyboard.press('Backspace');
     await choose(page, 'Area', 'mb-mill');
-    await clickText(page, '.summary button', 'Sound');
+    await clickText(page, '[aria-label="Show by state"] button', 'Sound');
     await page.waitForFunction(() =>
       [...document.querySelectorAll('.stops tr a')].every((e) => /PM-|TR-4/.test(e.textContent!)),
     );

@@ -54,6 +54,7 @@ describe('one end made off', () => {
     await first.page.waitForSelector('.step.open');
     await waitForText(first.page, '.marks', 'from the fresh square cut');
     await doUntil(first.page, 'Trace every conductor');
+    await first.page.waitForSelector('.step.open .continuity select');
     for (const [i, name] of ['L', 'N'].entries()) {
       await (await first.page.$$('.step.open .continuity select'))[i]!.select(name);
     }

@@ -33,11 +33,19 @@ interface StepCardProps {
 
 /** One step: what to do and how far, what to look at or measure before going on, and its tick. */
 export function StepCard(props: StepCardProps) {
-  const { dossier, work, step, number, open } = props;
-  if (!open) return <StepLine {...props} />;
+  return props.open ? <OpenStep {...props} /> : <StepLine {...props} />;
+}
+
+/** The step in the hand: it comes into view when the one before it is ticked. */
+function OpenStep(props: StepCardProps) {
+  const { dossier, work, step, number } = props;
+  const card = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    card.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const caution = stepCaution(step);
   return (
-    <li className="step open" aria-current="step">
+    <li ref={card} className="step open" aria-current="step">
       <h2>
         <span className="figures">{number}</span> {planStepTitle(step)}
       </h2>

@@ -119,8 +119,8 @@ function Summary({
       {ENTRY_STATES.map((state) => (
         <Button
           key={state}
-          variant={only === state ? 'outline' : 'default'}
-          color="ink"
+          variant="default"
+          bd={only === state ? '2px solid var(--ink)' : 'var(--hair) solid var(--rule)'}
           h={76}
           px={2}
           aria-pressed={only === state}

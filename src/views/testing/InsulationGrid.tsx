@@ -107,7 +107,8 @@ interface PairCellProps {
 
 const PairCell = ({ pair, reading, verdict, chosen, onChoose }: PairCellProps) => (
   <Button
-    variant={chosen ? 'outline' : 'default'}
+    variant="default"
+    bd={chosen ? '2px solid var(--action)' : undefined}
     miw={104}
     px={6}
     justify="start"
