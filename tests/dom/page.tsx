@@ -27,7 +27,9 @@ Object.defineProperty(Element.prototype, 'clientHeight', {
 });
 Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { get: () => 40 });
 globalThis.CSS ??= { escape: (text: string) => text.replace(/[^\w-]/g, '\\$&') } as typeof CSS;
-Object.defineProperty(document, 'fonts', { value: new EventTarget() });
+Object.defineProperty(document, 'fonts', {
+  value: Object.assign(new EventTarget(), { ready: new Promise(() => {}) }),
+});
 // Charts are drawn by the real browser's tests.
 HTMLCanvasElement.prototype.getContext = () => null;
 
