@@ -9,8 +9,6 @@ import { Subscribable } from './subscribable';
 
 /** How long changes gather before they are written, ms. */
 const GATHER_MS = 200;
-/** Records that are written in one go: a few milliseconds' worth. */
-const BATCH = 100;
 
 /** The device's copy of one site: what the server had at a line of its journal, kept record by record. */
 export class Copy extends Subscribable {
@@ -76,13 +74,8 @@ export class Copy extends Subscribable {
       const transaction = db.transaction(['records', 'copies'], 'readwrite');
       const store = transaction.objectStore('records');
       void store.delete(recordsOf(site));
-      // A whole site at once would hold the page up for a second; between batches a frame is drawn.
-      let puts = 0;
       for (const table of TABLES)
-        for (const record of records.all(table)) {
-          const put = store.put(record, [site, table, record.id]);
-          if (++puts % BATCH === 0) await put;
-        }
+        for (const record of records.all(table)) void store.put(record, [site, table, record.id]);
       void transaction.objectStore('copies').put(head);
       await transaction.done;
     });

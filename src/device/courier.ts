@@ -260,9 +260,10 @@ export class Courier extends Subscribable {
   async #catchUp(): Promise<void> {
     const site = this.wanted;
     if (site === null) return;
+    const rules = await openRules();
     const { head } = this.copy;
     if (!head || head.site !== site) return this.outbox.makes(site) ? undefined : this.#fetchWhole(site);
-    const [rules, found] = await Promise.all([openRules(), api.commandsAfter(site, head.seq, head.hash)]);
+    const found = await api.commandsAfter(site, head.seq, head.hash);
     if (this.copy.head !== head) return this.#catchUp();
     // Another database answers: the copy's line number means nothing there.
     if (found.journal !== head.journal) return this.#fetchWhole(site);
