@@ -170,7 +170,7 @@ describe('the transit board', () => {
     await waitForText(page, '[role="status"]', 'Punch 16.6 mm');
     await page.goto(`${demo.served.address}/transit/?site=proving-ground&entry=pg-tr-4-c`);
     await waitForText(page, '.judgement', 'at most 38.0 % is allowed');
-    const dot = (await page.$$('.sealed-dot'))[0]!;
+    const dot = (await page.waitForSelector('.sealed-dot'))!;
     const before = await dot.evaluate((e) => (e as HTMLElement).style.left);
     await dot.focus();
     await page.keyboard.press('ArrowLeft');
