@@ -39,6 +39,7 @@ export function seedDemo(app: App): void {
       }
     }
   }
+  app.refresher.finish();
 }
 
 /** Who entered what lies in the store. */

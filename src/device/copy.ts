@@ -1,8 +1,9 @@
-import type { Snapshot } from '../core/commands/news';
+import type { Judged, Snapshot } from '../core/commands/news';
 import { MemorySlice, type RecordChange, type Written } from '../core/record/slice';
 import { TABLES } from '../core/record/tables';
 import type { Id } from '../core/record/types';
-import { recordsOf, type CopyHead } from './database';
+import { unwrap } from 'idb';
+import { recordsOf, type CopyHead, type DeviceDb } from './database';
 import type { Keeper } from './keeper';
 import { sliceOf } from './snapshot';
 import { Subscribable } from './subscribable';
@@ -10,12 +11,19 @@ import { Subscribable } from './subscribable';
 /** How long changes gather before they are written, ms. */
 const GATHER_MS = 200;
 
+/** Records of a first copy that are handed over at once. */
+const PUT_AT_ONCE = 250;
+
 /** The device's copy of one site: what the server had at a line of its journal, kept record by record. */
 export class Copy extends Subscribable {
   records = new MemorySlice();
   /** The line that it stands at; null before there is a copy. */
   head: CopyHead | null = null;
   #unwritten = new Map<string, Written>();
+  /** What was judged of the copy, not written yet; null for what counts no more. */
+  #unwrittenJudged = new Map<Id, Judged | null>();
+  /** What was kept of it with the copy that was taken up last, until somebody asks. */
+  #judged: Judged[] = [];
   /** What changed since somebody asked, as it was before; null: all of it. */
   #changed: Map<string, RecordChange> | null = null;
   #timer: ReturnType<typeof setTimeout> | null = null;
@@ -29,16 +37,19 @@ export class Copy extends Subscribable {
     await this.settle();
     const head = await this.keeper.read((db) => db.get('copies', site), undefined);
     const records = new MemorySlice();
+    this.#judged = [];
     if (head) {
       const range = recordsOf(site);
-      const [keys, values] = await this.keeper.read(
+      const [keys, values, judged] = await this.keeper.read(
         async (db) => {
-          const store = db.transaction('records').store;
-          return Promise.all([store.getAllKeys(range), store.getAll(range)]);
+          const transaction = db.transaction(['records', 'statuses']);
+          const store = transaction.objectStore('records');
+          return Promise.all([store.getAllKeys(range), store.getAll(range), transaction.objectStore('statuses').getAll(range)]); // prettier-ignore
         },
-        [[], []],
+        [[], [], []],
       );
       records.write(keys.map(([, table, id], i) => ({ table, id, after: values[i]! })));
+      this.#judged = judged;
     }
     this.records = records;
     this.#changed = null;
@@ -66,19 +77,44 @@ export class Copy extends Subscribable {
     const { journal, seq, hash } = snapshot;
     this.#drop();
     this.records = sliceOf(snapshot);
+    this.#judged = snapshot.statuses;
     this.#changed = null;
     this.head = { site, journal, seq, hash };
     this.changed();
     const { head, records } = this;
+    const rows = TABLES.flatMap((table) => records.all(table).map((record): [unknown, IDBValidKey] => [record, [site, table, record.id]])); // prettier-ignore
     await this.keeper.write(async (db) => {
-      const transaction = db.transaction(['records', 'copies'], 'readwrite');
-      const store = transaction.objectStore('records');
+      const { transaction, store, statuses } = writing(db);
       void store.delete(recordsOf(site));
-      for (const table of TABLES)
-        for (const record of records.all(table)) void store.put(record, [site, table, record.id]);
+      void statuses.delete(recordsOf(site));
+      await putAll(unwrap(store) as unknown as IDBObjectStore, rows);
+      for (const one of snapshot.statuses) void statuses.put(one, [site, one.status.entry]);
       void transaction.objectStore('copies').put(head);
       await transaction.done;
     });
+  }
+
+  /** What was judged of the copy that was taken up last, as it was kept with it: told once. */
+  judged(): Judged[] {
+    const judged = this.#judged;
+    this.#judged = [];
+    return judged;
+  }
+
+  /** Keeps where entries stand, beside the records that they were judged by. */
+  keepJudged(judged: readonly Judged[]): void {
+    for (const one of judged) this.#unwrittenJudged.set(one.status.entry, one);
+    this.#settleSoon();
+  }
+
+  /** What was judged of these counts no more: something has touched them. */
+  forgetJudged(entries: Iterable<Id>): void {
+    for (const entry of entries) this.#unwrittenJudged.set(entry, null);
+    this.#settleSoon();
+  }
+
+  #settleSoon(): void {
+    this.#timer ??= setTimeout(() => void this.settle(), GATHER_MS);
   }
 
   /** Changes up to a line of the journal; only what changed is written. */
@@ -90,7 +126,7 @@ export class Copy extends Subscribable {
     this.records.write(changes);
     this.head = { ...this.head, seq, hash };
     for (const change of changes) this.#unwritten.set(`${change.table} ${change.id}`, change);
-    this.#timer ??= setTimeout(() => void this.settle(), GATHER_MS);
+    this.#settleSoon();
     this.changed();
   }
 
@@ -116,15 +152,27 @@ export class Copy extends Subscribable {
   async settle(): Promise<void> {
     const { head } = this;
     const changes = [...this.#unwritten.values()];
+    const judged = [...this.#unwrittenJudged];
     this.#drop();
-    if (head && changes.length > 0) this.#settling = both(this.#settling, this.#keep(head, changes));
+    if (head && changes.length + judged.length > 0)
+      this.#settling = both(this.#settling, this.#keep(head, changes, judged));
     await this.#settling;
   }
 
-  #keep(head: CopyHead, changes: readonly Written[]): Promise<boolean> {
+  #keep(
+    head: CopyHead,
+    changes: readonly Written[],
+    judged: readonly [Id, Judged | null][],
+  ): Promise<boolean> {
     return this.keeper.write(async (db) => {
-      const transaction = db.transaction(['records', 'copies'], 'readwrite');
-      const store = transaction.objectStore('records');
+      const { transaction, store, statuses } = writing(db);
+      const kept = await transaction.objectStore('copies').get(head.site);
+      for (const [entry, one] of judged) {
+        if (one === null) void statuses.delete([head.site, entry]);
+        // Another tab of this browser may have kept a later copy: what was judged here is not of that one.
+        else if (!kept || kept.seq <= head.seq) void statuses.put(one, [head.site, entry]);
+      }
+      if (changes.length === 0) return transaction.done;
       for (const { table, id, after } of changes) {
         if (after === null) void store.delete([head.site, table, id]);
         else void store.put(after, [head.site, table, id]);
@@ -136,8 +184,31 @@ export class Copy extends Subscribable {
 
   #drop(): void {
     this.#unwritten = new Map();
+    this.#unwrittenJudged = new Map();
     if (this.#timer) clearTimeout(this.#timer);
     this.#timer = null;
+  }
+}
+
+/** A transaction that writes a copy, or something of it: together or not at all. */
+function writing(db: DeviceDb) {
+  const transaction = db.transaction(['records', 'copies', 'statuses'], 'readwrite');
+  return { transaction, store: transaction.objectStore('records'), statuses: transaction.objectStore('statuses') }; // prettier-ignore
+}
+
+/** Puts many records; after some of them the page has time for what else it has to do. */
+async function putAll(
+  store: IDBObjectStore,
+  rows: readonly [value: unknown, key: IDBValidKey][],
+): Promise<void> {
+  for (let i = 0; i < rows.length; i += PUT_AT_ONCE) {
+    const some = rows.slice(i, i + PUT_AT_ONCE);
+    await new Promise((done, failed) => {
+      let last: IDBRequest | null = null;
+      for (const [value, key] of some) last = store.put(value, key);
+      last!.onsuccess = done;
+      last!.onerror = () => failed(last!.error);
+    });
   }
 }
 

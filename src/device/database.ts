@@ -2,7 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type St
 import type { Person } from '../client/api';
 import type { AnyCommand } from '../core/commands/commands';
 import { completed } from '../core/record/completed';
-import type { Snapshot } from '../core/commands/news';
+import type { Judged, Snapshot } from '../core/commands/news';
 import { TABLES } from '../core/record/tables';
 import type { Id, TableName, Tables } from '../core/record/types';
 
@@ -56,6 +56,7 @@ export interface Notice {
 }
 
 type RecordKey = [site: Id, table: TableName, id: Id];
+type StatusKey = [site: Id, entry: Id];
 
 interface Schema extends DBSchema {
   outbox: { key: Id; value: Waiting };
@@ -63,6 +64,8 @@ interface Schema extends DBSchema {
   photos: { key: Id; value: KeptPhoto };
   records: { key: RecordKey; value: Tables[TableName] };
   copies: { key: Id; value: CopyHead };
+  /** Where the entries of a copy stand, as judged last; what touches an entry takes its own away. */
+  statuses: { key: StatusKey; value: Judged };
   facts: { key: string; value: unknown };
 }
 
@@ -70,7 +73,7 @@ export type DeviceDb = IDBPDatabase<Schema>;
 
 /** Opens this device's own store, and takes over what the version before has left in it. */
 export const openDeviceDb = (): Promise<DeviceDb> =>
-  openDB<Schema>('yendral', 2, {
+  openDB<Schema>('yendral', 3, {
     upgrade(db, old, _new, transaction) {
       // A store that cannot be taken over stays as it was.
       upgrade(db, old, transaction).catch(() => transaction.abort());
@@ -91,6 +94,8 @@ async function upgrade(db: DeviceDb, old: number, transaction: Upgrading): Promi
     db.createObjectStore('photos', { keyPath: 'id' });
     db.createObjectStore('facts');
   }
+  db.createObjectStore('statuses');
+  if (old >= 2) return;
   db.createObjectStore('sent', { keyPath: 'id' });
   const records = db.createObjectStore('records');
   const copies = db.createObjectStore('copies', { keyPath: 'site' });
@@ -109,5 +114,5 @@ async function upgrade(db: DeviceDb, old: number, transaction: Upgrading): Promi
   (db as unknown as IDBDatabase).deleteObjectStore('sites');
 }
 
-/** Every key of a site's records. */
+/** Every key of a site's records, or of its statuses. */
 export const recordsOf = (site: Id): IDBKeyRange => IDBKeyRange.bound([site], [site, []]);

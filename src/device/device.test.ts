@@ -75,6 +75,23 @@ describe('the device', () => {
     expect(acceptedBy(server).slice(-3)).toEqual([20.61, 20.62, 20.63]);
   });
 
+  it('keeps where entries stand over a new start, but for what something has touched since', async () => {
+    const first = await started();
+    await until(() => expect(first.statuses.of('e')?.state).toBe('incomplete'));
+    const { judged } = first.statuses;
+    first.give('look.answer', { id: first.id(), entry: 'e', round: 'r', look: 'damage', answer: 'cracked', photo: null }); // prettier-ignore
+    await settled(first);
+    await first.close();
+    const second = await started();
+    await until(() => expect(second.statuses.of('e')?.state).toBe('failed'));
+    await until(() => expect(second.statuses.judged).toBe(1));
+    expect(judged).toBeLessThanOrEqual(1);
+    await second.close();
+    const third = await started();
+    expect(third.statuses.of('e')?.state).toBe('failed');
+    expect(third.statuses.judged).toBe(0);
+  });
+
   it('shows over a new start what the server has just taken, when the server is away by then', async () => {
     const first = await started();
     first.give('reading.take', reading(first, 20.64));

@@ -62,7 +62,11 @@ export class Device extends Subscribable {
   /** What of the records shown changed, entry by entry. */
   readonly touched = this.#shown.touched;
   /** Where the entries of the open site stand. */
-  readonly statuses = new Statuses(this.touched, () => ({ slice: this.#view, site: this.#site }));
+  readonly statuses = new Statuses(
+    this.touched,
+    () => ({ slice: this.#view, site: this.#site }),
+    (judged) => this.#copy.keepJudged(judged),
+  );
   #site: Id | null = null;
   #ready: DeviceState['ready'] = 'loading';
   #state: DeviceState | null = null;
@@ -113,6 +117,7 @@ export class Device extends Subscribable {
   /** Lays what waits over the copy anew: it costs as much as there waits. */
   #overlay(): void {
     this.#shown.relay(this.#outbox.all, this.#site);
+    this.statuses.take(this.#copy.judged());
     if (this.#site !== null && (this.#copy.head?.site === this.#site || this.#outbox.makes(this.#site)))
       this.#ready = 'ready';
     this.#look();

@@ -11,7 +11,8 @@ import { Touched } from './touched';
 /** What is shown: the copy with everything that waits laid over it, and what of it changed, entry by entry. */
 export class Shown {
   readonly view: OverlaySlice;
-  readonly touched = new Touched();
+  /** What was judged of an entry and is kept beside the copy goes with the first thing that touches it. */
+  readonly touched = new Touched((entries) => this.copy.forgetJudged(entries));
 
   constructor(private readonly copy: Copy) {
     this.view = new OverlaySlice(copy.records);
@@ -52,11 +53,14 @@ export class Shown {
 
   /** What is shown otherwise now: of what stood over the copy, of what stands over it, and of the copy itself. */
   #note(stood: readonly Written[], below: readonly RecordChange[] | null): void {
-    if (below === null) return this.touched.everything();
-    const before = new Map(below.map((one) => [`${one.table} ${one.id}`, one.before]));
+    if (below === null) {
+      this.touched.everything();
+      stood = [];
+    }
+    const before = new Map(below?.map((one) => [`${one.table} ${one.id}`, one.before]));
     for (const one of stood) before.set(`${one.table} ${one.id}`, one.after);
     const changes = new Map<string, RecordChange>();
-    for (const { table, id } of [...below, ...stood, ...this.view.standing()]) {
+    for (const { table, id } of [...(below ?? []), ...stood, ...this.view.standing()]) {
       const key = `${table} ${id}`;
       const was = before.has(key) ? before.get(key)! : this.copy.records.get(table, id);
       changes.set(key, { table, id, before: was, after: this.view.get(table, id) });

@@ -73,4 +73,28 @@ describe('where entries stand, for lists', () => {
     await settle();
     expect(statuses.judged).toBe(2 * ENTRIES.length);
   });
+
+  it('is what was known with the copy, without judging, until something touches the entry or the day is another', async () => {
+    const status = { ...assess(slice, 'e', 's', now())!.status, state: 'doubtful' as const };
+    const kept: unknown[] = [];
+    statuses = new Statuses(
+      touched,
+      () => ({ slice, site: 's' }),
+      (judged) => kept.push(...judged),
+    );
+    statuses.take([
+      { day: now().slice(0, 10), status },
+      { day: '2020-01-01', status: { ...status, entry: 'f' } },
+    ]);
+    expect(statuses.of('e')).toEqual(status);
+    expect(statuses.of('f')!.state).toBe('doubtful');
+    await settle();
+    expect(statuses.of('e')).toEqual(status);
+    expect(statuses.of('f')).toEqual(assess(slice, 'f', 's', now())!.status);
+    give('look.answer', { id: 'n1', entry: 'e', round: 'r', look: 'damage', answer: 'cracked', photo: null });
+    statuses.of('e');
+    await settle();
+    expect(statuses.of('e')!.state).toBe('failed');
+    expect(kept.map((one) => (one as { status: { entry: string } }).status.entry)).toEqual(['f', 'e']);
+  });
 });

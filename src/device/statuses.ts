@@ -1,4 +1,5 @@
 import { now } from '../client/clock';
+import type { Judged } from '../core/commands/news';
 import type { Slice } from '../core/record/slice';
 import type { EntryStatus, Id } from '../core/record/types';
 import type { assess } from '../core/rulebook/assess';
@@ -28,14 +29,24 @@ export class Statuses extends Subscribable {
   #timer: ReturnType<typeof setTimeout> | null = null;
   #told = 0;
   #wait = TELL_MS.first;
+  /** Judged since it was kept last. */
+  #unkept: Judged[] = [];
   /** How many entries were judged since the start. */
   judged = 0;
 
   constructor(
     private readonly touched: Touched,
     private readonly records: () => { slice: Slice; site: Id | null },
+    private readonly keep: (judged: readonly Judged[]) => void = () => undefined,
   ) {
     super();
+  }
+
+  /** Takes what is known of entries that nothing has touched since the copy was taken up. */
+  take(judged: readonly Judged[]): void {
+    const version = this.touched.untouched;
+    for (const { day, status } of judged) this.#kept.set(status.entry, { version, day, status });
+    if (judged.length > 0) this.changed();
   }
 
   /** Where an entry stands: as it was judged last, null before the first time; what is out of date is judged soon. */
@@ -63,6 +74,7 @@ export class Statuses extends Subscribable {
     }
     if (this.#queue.size > 0) this.#timer = setTimeout(() => this.#work(), 0);
     const more = this.#queue.size > 0;
+    if (!more) this.keep(this.#unkept.splice(0));
     if (more && performance.now() - this.#told < this.#wait) return;
     this.#wait = more ? Math.min(this.#wait * 2, TELL_MS.most) : TELL_MS.first;
     this.#told = performance.now();
@@ -73,7 +85,9 @@ export class Statuses extends Subscribable {
     const { slice, site } = this.records();
     const version = this.touched.versionOf(entry);
     const status = site === null ? null : (judged(slice, entry, site, now())?.status ?? null);
-    this.#kept.set(entry, { version, day: today(), status });
+    const day = today();
+    this.#kept.set(entry, { version, day, status });
+    if (status) this.#unkept.push({ day, status });
     this.judged++;
   }
 }

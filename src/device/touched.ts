@@ -8,6 +8,14 @@ export class Touched {
   #all = 0;
   #clock = 0;
 
+  /** @param heard which entries were touched, each time */
+  constructor(private readonly heard: (entries: ReadonlySet<Id>) => void = () => undefined) {}
+
+  /** The number of an entry that nothing has touched since the copy was taken up. */
+  get untouched(): number {
+    return this.#all;
+  }
+
   /** Grows with every change of any record. */
   get version(): number {
     return this.#clock;
@@ -28,7 +36,9 @@ export class Touched {
     const real = changes.filter(({ before, after }) => !isSame(before, after));
     if (real.length === 0) return;
     this.#clock++;
-    for (const entry of touchedEntries(slice, real)) this.#of.set(entry, this.#clock);
+    const entries = touchedEntries(slice, real);
+    for (const entry of entries) this.#of.set(entry, this.#clock);
+    this.heard(entries);
   }
 }
 

@@ -126,8 +126,14 @@ describe('statuses', () => {
 
   it('are one for each entry, the newest', () => {
     const statuses = new Statuses(db);
-    statuses.put(status('e', 'sound'));
-    statuses.put(status('e', 'failed'));
+    statuses.put({ day: '2026-03-05', status: status('e', 'sound') });
+    statuses.put({ day: '2026-03-06', status: status('e', 'failed') });
+    expect(statuses.standing()).toEqual([{ day: '2026-03-06', status: status('e', 'failed') }]);
+    statuses.markOfOtherDays('2026-03-06');
+    expect(statuses.countStale()).toBe(0);
+    statuses.markOfOtherDays('2026-03-07');
+    expect(statuses.standing()).toEqual([]);
+    expect(statuses.countStale()).toBe(1);
     expect(statuses.all()).toEqual([status('e', 'failed')]);
     statuses.remove('e');
     expect(statuses.all()).toEqual([]);

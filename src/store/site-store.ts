@@ -194,7 +194,7 @@ export class SiteStore {
   refresh(entries: Iterable<Id>, at: string): void {
     for (const id of entries) {
       const found = this.records.get('entry', id) && assess(this.records, id, this.id, at);
-      if (found) this.statuses.put(found.status);
+      if (found) this.statuses.put({ day: at.slice(0, 10), status: found.status });
       else this.statuses.remove(id);
       this.statuses.unmark(id);
     }

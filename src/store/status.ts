@@ -1,3 +1,4 @@
+import type { Judged } from '../core/commands/news';
 import type { EntryStatus, Id } from '../core/record/types';
 import type { Db } from './open';
 
@@ -17,8 +18,8 @@ export class Statuses {
     this.#unmark = db.prepare('DELETE FROM stale WHERE entry = ?');
     this.#some = db.prepare('SELECT entry FROM stale LIMIT ?').pluck();
     this.#put = db.prepare(
-      `INSERT INTO entry_status (entry, body) VALUES (?, ?)
-       ON CONFLICT (entry) DO UPDATE SET body = excluded.body`,
+      `INSERT INTO entry_status (entry, body, day) VALUES (?, ?, ?)
+       ON CONFLICT (entry) DO UPDATE SET body = excluded.body, day = excluded.day`,
     );
     this.#remove = db.prepare('DELETE FROM entry_status WHERE entry = ?');
   }
@@ -35,6 +36,13 @@ export class Statuses {
   /** Marks every entry of the site. */
   markAllStale(): void {
     this.db.exec('INSERT OR IGNORE INTO stale (entry) SELECT id FROM entry');
+  }
+
+  /** Marks the entries that were judged on another day: what depends on the date may stand otherwise now. */
+  markOfOtherDays(day: string): void {
+    this.db
+      .prepare('INSERT OR IGNORE INTO stale (entry) SELECT entry FROM entry_status WHERE day <> ?')
+      .run(day);
   }
 
   /** Marks may have been taken back. */
@@ -58,12 +66,20 @@ export class Statuses {
     this.#unmark.run(entry);
   }
 
-  put(status: EntryStatus): void {
-    this.#put.run(status.entry, JSON.stringify(status));
+  put({ day, status }: Judged): void {
+    this.#put.run(status.entry, JSON.stringify(status), day);
   }
 
   remove(entry: Id): void {
     this.#remove.run(entry);
+  }
+
+  /** Where the entries stand that nothing has touched since they were judged. */
+  standing(): Judged[] {
+    const rows = this.db
+      .prepare('SELECT body, day FROM entry_status WHERE entry NOT IN (SELECT entry FROM stale)')
+      .all() as { body: string; day: string }[];
+    return rows.map(({ body, day }) => ({ day, status: JSON.parse(body) as EntryStatus }));
   }
 
   all(): EntryStatus[] {

@@ -1,6 +1,6 @@
 import type { AnyCommand } from './commands';
 import type { Written } from '../record/slice';
-import type { Id, TableName, Tables } from '../record/types';
+import type { EntryStatus, Id, TableName, Tables } from '../record/types';
 
 /** A site's records as they stand at a line of the journal. */
 export interface Snapshot {
@@ -10,6 +10,15 @@ export interface Snapshot {
   /** Hash of that line: who has it can tell whether the journal still holds it. */
   hash: string;
   records: { [T in TableName]: Tables[T][] };
+  /** Where its entries stand, so that nobody has to judge a whole site to show it; one that is not known yet is missing. */
+  statuses: Judged[];
+}
+
+/** Where an entry stands, and the day by which it was judged: on another it may stand otherwise. */
+export interface Judged {
+  /** ISO date. */
+  day: string;
+  status: EntryStatus;
 }
 
 /** What has been added to a journal after a line. */

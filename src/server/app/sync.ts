@@ -21,7 +21,12 @@ export function snapshotOf(store: SiteStore): Snapshot {
         return [table, store.records.all(table)];
       }),
     ) as unknown as Snapshot['records'];
-    return { journal: store.journalName, ...store.journal.head(), records };
+    return {
+      journal: store.journalName,
+      ...store.journal.head(),
+      records,
+      statuses: store.statuses.standing(),
+    };
   })();
 }
 

@@ -17,6 +17,8 @@ import type { Asked, Fault, Said, ThreadData } from './messages';
 const MOST_TOGETHER = 400;
 /** How often it is looked whether the folder is replicated, ms. */
 const HEED_MS = 5000;
+/** How often it is looked whether a day has begun, ms. */
+const DAY_LOOK_MS = 60_000;
 
 type Accept = Extract<Asked, { ask: 'accept' }>;
 
@@ -38,7 +40,14 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   heed();
   const heeding = setInterval(heed, HEED_MS);
   bringUpRegister(app);
-  for (const id of sites.ids()) touchStale(app, id);
+  let day = '';
+  const beginDay = () => {
+    const today = clock().toISOString().slice(0, 10);
+    if (day !== today) for (const id of sites.ids()) touchStale(app, id, today);
+    day = today;
+  };
+  beginDay();
+  const days = setInterval(beginDay, DAY_LOOK_MS);
   const queue: Accept[] = [];
   let soon = false;
   const drain = () => {
@@ -48,6 +57,7 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   const end = (number: number) => {
     drain();
     clearInterval(heeding);
+    clearInterval(days);
     refresher.stop();
     listedSites(app);
     sites.close();
@@ -74,10 +84,12 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   });
 }
 
-/** What was stale when the last run ended is judged now. */
-function touchStale({ sites, refresher }: Taking, id: string): void {
+/** What was stale when the last run ended is judged now, and what was judged on another day. */
+function touchStale({ sites, refresher }: Taking, id: string, day: string): void {
   try {
-    if ((sites.get(id)?.statuses.countStale() ?? 0) > 0) refresher.touch(id);
+    const store = sites.get(id);
+    store?.transaction(() => store.statuses.markOfOtherDays(day));
+    if (store && store.statuses.countStale() > 0) refresher.touch(id);
   } catch (error) {
     // Named when the list was made.
     if (!(error instanceof DatabaseError)) throw error;
