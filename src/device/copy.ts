@@ -5,7 +5,6 @@ import type { Id } from '../core/record/types';
 import { unwrap } from 'idb';
 import { recordsOf, type CopyHead, type DeviceDb } from './database';
 import type { Keeper } from './keeper';
-import { sliceOf } from './snapshot';
 import { Subscribable } from './subscribable';
 
 /** How long changes gather before they are written, ms. */
@@ -72,16 +71,16 @@ export class Copy extends Subscribable {
     return null;
   }
 
-  /** A whole copy as the server gives it. */
-  async replace(site: Id, snapshot: Snapshot): Promise<void> {
+  /** A whole copy as the server gives it, and its records. */
+  async replace(site: Id, snapshot: Snapshot, records: MemorySlice): Promise<void> {
     const { journal, seq, hash } = snapshot;
     this.#drop();
-    this.records = sliceOf(snapshot);
+    this.records = records;
     this.#judged = snapshot.statuses;
     this.#changed = null;
     this.head = { site, journal, seq, hash };
     this.changed();
-    const { head, records } = this;
+    const { head } = this;
     const rows = TABLES.flatMap((table) => records.all(table).map((record): [unknown, IDBValidKey] => [record, [site, table, record.id]])); // prettier-ignore
     await this.keeper.write(async (db) => {
       const { transaction, store, statuses } = writing(db);

@@ -8,6 +8,7 @@ import type { Sent, Waiting } from './database';
 import { photosIn, type Outbox } from './outbox';
 import { openRules, type Rules } from './rules';
 import type { Session } from './session';
+import { sliceOf } from './snapshot';
 import { Subscribable } from './subscribable';
 
 /** Commands that go in one request. */
@@ -22,6 +23,9 @@ function untilMade(batch: readonly Waiting[]): Waiting[] {
   const made = batch.findIndex(({ command }) => command.kind === 'site.add');
   return made < 0 ? [...batch] : batch.slice(0, made + 1);
 }
+
+/** The page's turn between two parts of long work. */
+const pause = (): Promise<void> => new Promise((done) => setTimeout(done));
 
 /** What the courier tells whoever has it. */
 export interface CourierNews {
@@ -277,8 +281,11 @@ export class Courier extends Subscribable {
 
   async #fetchWhole(site: Id): Promise<void> {
     const snapshot = await api.snapshot(site);
+    await pause();
+    const records = sliceOf(snapshot);
+    await pause();
     if (site !== this.wanted) return;
-    await this.copy.replace(site, snapshot);
+    await this.copy.replace(site, snapshot, records);
   }
 
   async #takeNews(

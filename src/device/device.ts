@@ -123,6 +123,11 @@ export class Device extends Subscribable {
     this.#look();
   }
 
+  /** What changes tells so by itself; a site that is only here yet has nothing that could. */
+  #overlayFirst(): void {
+    if (this.#ready !== 'ready') this.#overlay();
+  }
+
   /** Opens the device's store and shows what it remembers, then asks the server. */
   async start(site: Id | null, entry: Id | null): Promise<void> {
     const rules = openRules().then(() => this.#overlay(), () => undefined); // prettier-ignore
@@ -201,7 +206,7 @@ export class Device extends Subscribable {
   /** Takes the journal's news into the copy. */
   async refresh(): Promise<void> {
     await this.#courier.refresh();
-    this.#overlay();
+    this.#overlayFirst();
   }
 
   /** What the server tells by itself of a site's journal. */
@@ -213,7 +218,7 @@ export class Device extends Subscribable {
   async flush(): Promise<void> {
     if (!this.#session.person) return;
     await this.#courier.flush();
-    this.#overlay();
+    this.#overlayFirst();
   }
 
   /** A new id, greater than every id made on this device before. */

@@ -9,9 +9,10 @@ import { asksFor } from '../../core/rulebook/grades';
 import { rulesOf } from '../../core/rulebook/rules';
 import { titleOf } from '../../core/words/en/kinds/titles';
 import { Root } from '../frame/Root';
+import { useViewKeys } from '../frame/view-keys';
 import { useAddress } from '../hand/address';
 import { give } from '../hand/give';
-import { device, parameter, say, useDevice } from '../hand/hand';
+import { device, parameter, say } from '../hand/hand';
 import { QUANTITY_OF } from '../hand/take';
 import { JudgementColumn } from '../judging/JudgementColumn';
 import { LookGroups } from '../judging/LookGroups';
@@ -40,11 +41,14 @@ const GaugePanel = fetched(() => import('../testing/GaugePanel'));
 
 /** The bench: judge one entry. */
 export default function Bench() {
-  const { slice, site } = useDevice();
+  return <Root view="bench">{({ slice, site }) => <BenchHere slice={slice} site={site} />}</Root>;
+}
+
+function BenchHere({ slice, site }: { slice: Slice; site: Id }) {
   const [{ entry }, follow] = useAddress('entry', 'site', 'place', 'typed');
-  const chosen = entry ?? (site ? firstEntry(slice, site) : null);
+  const chosen = entry ?? firstEntry(slice, site);
   const open = (id: Id) => follow({ entry: id, site, place: null, typed: null });
-  return <BenchOf entry={chosen} onOpen={open} key={chosen} />;
+  return <BenchOf slice={slice} entry={chosen} onOpen={open} key={chosen} />;
 }
 
 function firstEntry(slice: Slice, site: Id): Id | null {
@@ -52,13 +56,11 @@ function firstEntry(slice: Slice, site: Id): Id | null {
   return rounds[rounds.length - 1]?.entries[0] ?? slice.by('entry', 'site', site)[0]?.id ?? null;
 }
 
-function BenchOf({ entry, onOpen }: { entry: Id | null; onOpen: (id: Id) => void }) {
-  const { slice } = useDevice();
+function BenchOf({ slice, entry, onOpen }: { slice: Slice; entry: Id | null; onOpen: (id: Id) => void }) {
   const [grade, setGrade] = useState<Grade | null>(null);
   const judged = useJudged(entry, grade);
-  if (!judged) return <Root view="bench">{() => <NoEntry />}</Root>;
-  if (!('round' in judged))
-    return <Root view="bench">{() => <NoRound entry={judged.dossier.entry} slice={slice} />}</Root>;
+  if (!judged) return <NoEntry />;
+  if (!('round' in judged)) return <NoRound entry={judged.dossier.entry} slice={slice} />;
   return <OnBench judged={judged} onGrade={setGrade} onOpen={onOpen} />;
 }
 
@@ -91,16 +93,14 @@ function OnBench({
   const onSeal = () => setOver(sealed ? null : 'seal');
   const onPad = () => setPad(!pad);
   const onPanel = () => setPanel(!panel);
-  const keys = benchKeys({
+  useViewKeys(benchKeys({
     grade, way, taking, raising, onGrade, walk, onPanel, onPad, onSeal, onAsLeft: () => setOver('as-left'),
-  }); // prettier-ignore
+  })); // prettier-ignore
   const place = (id: string) => {
     way.goTo({ is: 'place', id });
     tray.current?.focus();
   };
   return (
-    <Root view="bench" keys={keys}>
-      {() => (
         <div className={`bench${pad ? ' with-pad' : ''}`}>
           <WalkList round={round} current={entry} onOpen={onOpen} />
           <Centre judged={judged} way={way} onGrade={onGrade} onPlace={place} />
@@ -113,8 +113,6 @@ function OnBench({
           <SideFoot judged={judged} onSeal={onSeal} onAsLeft={() => setOver('as-left')} />
           <Sheets judged={judged} raising={raising} over={over} onClose={() => setOver(null)} />
         </div>
-      )}
-    </Root>
   ); // prettier-ignore
 }
 

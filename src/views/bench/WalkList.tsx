@@ -1,9 +1,12 @@
+import { useMediaQuery } from '@mantine/hooks';
+import { useVirtualizer, type VirtualItem } from '@tanstack/react-virtual';
 import { memo, useEffect, useRef } from 'react';
 import type { EntryStatus, Id, Round } from '../../core/record/types';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
+import { toldSize } from '../../ui/list/told-size';
 import { device, useStatuses } from '../hand/hand';
 
 interface Props {
@@ -16,44 +19,29 @@ const isSame = (a: Props, b: Props): boolean => a.round === b.round && a.current
 
 /** The stops of the round as a line, each with its mark; drawn again when one was judged anew, never with a key. */
 export const WalkList = memo(function WalkList({ round, current, onOpen }: Props) {
-  const { slice } = device.state();
   const statusOf = useStatuses();
-  const ref = useRef<HTMLLIElement>(null);
-  useEffect(() => {
-    ref.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-  }, [current]);
+  const box = useRef<HTMLElement>(null);
+  const stop = round.entries.indexOf(current);
+  const { drawn, before, after, measure, lying } = useWindow(box, round.entries, stop);
+  const room = lying ? { paddingLeft: before, paddingRight: after } : { paddingTop: before, paddingBottom: after }; // prettier-ignore
   return (
-    <nav className="walk" aria-label="Walk">
+    <nav className="walk" aria-label="Walk" ref={box}>
       <h2>
-        Walk, stop {round.entries.indexOf(current) + 1} of {round.entries.length}
+        Walk, stop {stop + 1} of {round.entries.length}
       </h2>
-      <ol className="bare">
-        {round.entries.map((id) => {
-          const entry = slice.get('entry', id);
-          const tag = entry && slice.get('enclosure', entry.enclosure)?.tag;
-          if (!entry || !tag) return null;
+      <ol className="bare" style={room}>
+        {drawn.map(({ index, key }) => {
+          const id = round.entries[index]!;
           return (
             <li
-              key={id}
-              ref={id === current ? ref : undefined}
+              key={key}
+              ref={measure}
+              data-index={index}
+              aria-posinset={index + 1}
+              aria-setsize={round.entries.length}
               aria-current={id === current ? 'step' : undefined}
             >
-              <a
-                href={`/bench/?entry=${id}`}
-                onClick={(event) => {
-                  if (event.ctrlKey || event.metaKey) return;
-                  event.preventDefault();
-                  onOpen(id);
-                }}
-              >
-                <Mark status={statusOf(id)} />
-                <span>
-                  <b>
-                    {tag}, entry {entry.label}
-                  </b>
-                  <small>{kindTitle(entry.kind)}</small>
-                </span>
-              </a>
+              <Stop id={id} status={statusOf(id)} onOpen={onOpen} />
             </li>
           );
         })}
@@ -61,6 +49,64 @@ export const WalkList = memo(function WalkList({ round, current, onOpen }: Props
     </nav>
   );
 }, isSame);
+
+/** The walk stands beside the bench, or lies above it on a narrow screen. */
+const LYING = '(max-width: 1240px)';
+/** About how high a stop is where the walk stands, and how wide where it lies, px. */
+const STOP_PX = { standing: 56, lying: 170 };
+
+/** The stops that are on the screen, and the room for the others; the current one among them. */
+function useWindow(box: React.RefObject<HTMLElement | null>, stops: readonly Id[], current: number) {
+  const lying = useMediaQuery(LYING, undefined, { getInitialValueInEffect: false });
+  const px = lying ? STOP_PX.lying : STOP_PX.standing;
+  // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is used here alone, anew with each render
+  const virtual = useVirtualizer<HTMLElement, HTMLLIElement>({
+    count: stops.length,
+    horizontal: lying,
+    getScrollElement: () => box.current,
+    estimateSize: () => px,
+    measureElement: toldSize,
+    getItemKey: (i) => stops[i]!,
+    overscan: 4,
+    initialRect: { width: 800, height: 800 },
+    initialOffset: Math.max(0, (current - 3) * px),
+  });
+  useEffect(() => {
+    virtual.measure();
+  }, [lying]); // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => {
+    virtual.scrollToIndex(current);
+  }, [current, lying]); // eslint-disable-line react-hooks/exhaustive-deps
+  const drawn: VirtualItem[] = virtual.getVirtualItems();
+  const before = drawn[0]?.start ?? 0;
+  return { drawn, before, after: virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0), measure: virtual.measureElement, lying }; // prettier-ignore
+}
+
+/** One stop: its mark, its name and its kind. */
+function Stop({ id, status, onOpen }: { id: Id; status: EntryStatus | null; onOpen: (entry: Id) => void }) {
+  const { slice } = device.state();
+  const entry = slice.get('entry', id);
+  const tag = entry && slice.get('enclosure', entry.enclosure)?.tag;
+  if (!entry || !tag) return null;
+  return (
+    <a
+      href={`/bench/?entry=${id}`}
+      onClick={(event) => {
+        if (event.ctrlKey || event.metaKey) return;
+        event.preventDefault();
+        onOpen(id);
+      }}
+    >
+      <Mark status={status} />
+      <span>
+        <b>
+          {tag}, entry {entry.label}
+        </b>
+        <small>{kindTitle(entry.kind)}</small>
+      </span>
+    </a>
+  );
+}
 
 /** The mark of a stop as it stands; unread until it has been judged. */
 function Mark({ status }: { status: EntryStatus | null }) {

@@ -2,6 +2,7 @@ import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
 import { TabBar } from '../../ui/TabBar';
 import { Root } from '../frame/Root';
+import { tabKeys, useViewKeys } from '../frame/view-keys';
 import './certificates.css';
 import { Series } from './Series';
 import { tabIn, useAddress } from '../hand/address';
@@ -19,15 +20,9 @@ const TABS = [
 export default function Certificates() {
   const [address, open] = useAddress('tab');
   const tab = tabIn(TABS, address.tab);
+  useViewKeys(tabKeys(TABS, (id) => open({ tab: id })));
   return (
-    <Root
-      view="certificates"
-      keys={TABS.map(([id, title], i) => ({
-        key: String(i + 1),
-        title: `Open ${title.toLowerCase()}`,
-        run: () => open({ tab: id }),
-      }))}
-    >
+    <Root view="certificates">
       {({ slice, site }) => (
         <div className="certificates">
           <TabBar

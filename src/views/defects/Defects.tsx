@@ -13,7 +13,7 @@ import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/en/labels';
 import { ListTable, type Column } from '../../ui/list/ListTable';
 import { listed, naturally, type Listed } from '../../ui/list/source';
 import type { Filter } from '../../ui/list/use-list';
-import { parameter, useDevice } from '../hand/hand';
+import { parameter } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
 import './defects.css';
 
@@ -28,8 +28,7 @@ interface LedgerLine {
 
 /** The ledger of a site's defects, by due date. */
 export default function Defects() {
-  const state = useDevice();
-  return <Root view="defects">{() => <Ledger state={state as ViewProps['state']} />}</Root>;
+  return <Root view="defects">{(state) => <Ledger state={state} />}</Root>;
 }
 
 function Ledger({ state }: ViewProps) {

@@ -4,9 +4,9 @@ import '@mantine/core/styles/NavLink.layer.css';
 import { Suspense, useState, type ComponentType } from 'react';
 import { naturally } from '../../ui/list/source';
 import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossier';
-import type { KeyBinding } from '../../ui/keys';
 import { parameter } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
+import { tabKeys, useViewKeys } from '../frame/view-keys';
 import { AgreementTool } from './AgreementTool';
 import { BackNutTool } from './BackNutTool';
 import { BarrierTool } from './BarrierTool';
@@ -42,16 +42,8 @@ export default function Desk() {
   const [address, follow] = useAddress('tool');
   const tool = TOOLS.find(({ id }) => id === address.tool) ?? TOOLS[0]!;
   const open = (next: string) => follow({ tool: next }, 'replace');
-  const keys: KeyBinding[] = TOOLS.map(({ id: one, title }, i) => ({
-    key: String(i + 1),
-    title: `Open ${title.toLowerCase()}`,
-    run: () => open(one),
-  }));
-  return (
-    <Root view="desk" keys={keys}>
-      {(state) => <DeskOf state={state} tool={tool} onOpen={open} />}
-    </Root>
-  );
+  useViewKeys(tabKeys(TOOLS.map(({ id, title }) => [id, title] as const), open)); // prettier-ignore
+  return <Root view="desk">{(state) => <DeskOf state={state} tool={tool} onOpen={open} />}</Root>;
 }
 
 interface DeskOfProps extends ViewProps {

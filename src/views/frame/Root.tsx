@@ -31,7 +31,7 @@ import '@mantine/core/styles/Kbd.layer.css';
 import '@mantine/core/styles/Tabs.layer.css';
 import '@mantine/core/styles/SegmentedControl.layer.css';
 import { AppShell, Button, MantineProvider } from '@mantine/core';
-import { Suspense, useEffect, useState, type ReactNode } from 'react';
+import { Suspense, useDeferredValue, useEffect, useState, type ReactNode } from 'react';
 import type { DeviceState } from '../../device/device';
 import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
@@ -39,6 +39,7 @@ import { cssVariables, theme } from '../../ui/theme';
 import { onSaid, startDevice, useDevice, type Said as SaidNews } from '../hand/hand';
 import { ErrorBoundary } from './ErrorBoundary';
 import { Head } from './Head';
+import { viewKeys } from './view-keys';
 import type { ViewName } from './way';
 import { Notices } from './Notices';
 
@@ -47,24 +48,25 @@ const WhoAreYou = fetched(() => import('./WhoAreYou'));
 const KeyList = fetched(() => import('./KeyList'));
 const Voice = fetched(() => import('./Voice'));
 
-/** A view's own keys, shown in the list of keys. */
+/** What a view is given. */
 export interface ViewProps {
   state: DeviceState & { site: string };
 }
 
 /** Frame of every view: theme, head, keys, and what is shown before there is anything to show. */
-export function Root({
-  view,
-  keys = [],
-  silent = [],
-  children,
-}: {
+export const Root = (props: FrameProps) => (
+  // The theme is not made anew with every reading: it stands outside what follows the device.
+  <MantineProvider theme={theme} cssVariablesResolver={cssVariables}>
+    <Frame {...props} />
+  </MantineProvider>
+);
+
+interface FrameProps {
   view: ViewName;
-  keys?: readonly KeyBinding[];
-  /** Keys that need no line in the list, such as figures. */
-  silent?: readonly KeyBinding[];
   children: (state: ViewProps['state']) => ReactNode;
-}) {
+}
+
+function Frame({ view, children }: FrameProps) {
   const state = useDevice();
   const [palette, setPalette] = useState(false);
   const [list, setList] = useState(false);
@@ -78,9 +80,9 @@ export function Root({
     },
     { key: '?', title: 'List the keys', run: () => setList(true) },
   ];
-  useKeys([...keys, ...own, ...silent]);
+  useKeys(own);
   return (
-    <MantineProvider theme={theme} cssVariablesResolver={cssVariables}>
+    <>
       <a className="skip-link" href="#main">
         Skip to the content
       </a>
@@ -96,9 +98,9 @@ export function Root({
       <Said />
       <Suspense fallback={null}>
         {palette && <Palette onClose={() => setPalette(false)} />}
-        {list && <KeyList keys={[...keys, ...own]} onClose={() => setList(false)} />}
+        {list && <KeyList keys={[...viewKeys(), ...own]} onClose={() => setList(false)} />}
       </Suspense>
-    </MantineProvider>
+    </>
   );
 }
 
@@ -109,8 +111,11 @@ function Content({
   state: DeviceState;
   children: (state: ViewProps['state']) => ReactNode;
 }) {
+  // The view comes up in steps between which the page hears: the first drawing of a site is long.
+  const shown = useDeferredValue(state.ready === 'ready');
   if (state.ready === 'ready' && !state.person) return <Who state={state} />;
-  if (state.ready === 'ready' && state.site !== null) return <>{children(state as ViewProps['state'])}</>;
+  if (shown && state.ready === 'ready' && state.site !== null)
+    return <>{children(state as ViewProps['state'])}</>;
   if (state.ready === 'no-person') return <Who state={state} />;
   if (state.ready === 'no-site') {
     return (

@@ -4,6 +4,7 @@ import { now } from '../../client/clock';
 import type { Id } from '../../core/record/types';
 import { useDevice } from '../hand/hand';
 import { Root } from '../frame/Root';
+import { useViewKeys } from '../frame/view-keys';
 import './makeoff.css';
 import { WorkList } from './WorkList';
 import { openWork, runningWork } from './work';
@@ -23,14 +24,12 @@ export default function MakeOffView() {
     follow({ site, entry: id });
     setClosing(false);
   };
+  useViewKeys([
+    { key: 'p', title: 'Print the plan', run: () => window.print() },
+    { key: 'a', title: 'Seal how the entry was left', run: () => setClosing(true) },
+  ]);
   return (
-    <Root
-      view="makeoff"
-      keys={[
-        { key: 'p', title: 'Print the plan', run: () => window.print() },
-        { key: 'a', title: 'Seal how the entry was left', run: () => setClosing(true) },
-      ]}
-    >
+    <Root view="makeoff">
       {({ slice: records, site: at, version }) => {
         const opened = chosen ? openWork(records, chosen, Date.parse(now())) : null;
         return (

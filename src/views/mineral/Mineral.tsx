@@ -7,6 +7,7 @@ import type { Cable, Id } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { SealGlyph, type GlyphState } from '../../ui/heart/SealGlyph';
 import { Root } from '../frame/Root';
+import { tabKeys, useViewKeys } from '../frame/view-keys';
 import { Drying } from '../testing/Drying';
 import { BothEnds } from './BothEnds';
 import { Insulation } from './Insulation';
@@ -28,15 +29,9 @@ const TABS = [
 export default function MineralDesk() {
   const [{ cable, ...address }, open] = useAddress('cable', 'tab');
   const tab = tabIn(TABS, address.tab);
+  useViewKeys(tabKeys(TABS, (id) => open({ tab: id })));
   return (
-    <Root
-      view="mineral"
-      keys={TABS.map(([id, title], i) => ({
-        key: String(i + 1),
-        title: `Open ${title.toLowerCase()}`,
-        run: () => open({ tab: id }),
-      }))}
-    >
+    <Root view="mineral">
       {({ slice, site }) => {
         const cables = slice.by('cable', 'site', site).filter(({ mineral }) => mineral !== null);
         const chosen = cables.find(({ id }) => id === cable) ?? cables[0] ?? null;

@@ -1,12 +1,10 @@
-import { useDevice } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
 import { Exports } from './Exports';
 import './report.css';
 
 /** What is taken out of a site, for whoever asked for the inspection. */
 export default function Report() {
-  const state = useDevice();
-  return <Root view="report">{() => <ReportOf state={state as ViewProps['state']} />}</Root>;
+  return <Root view="report">{(state) => <ReportOf state={state} />}</Root>;
 }
 
 function ReportOf({ state: { slice, site } }: ViewProps) {

@@ -13,7 +13,7 @@ import { matching, type Query } from '../../ui/list/source';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { Root, type ViewProps } from '../frame/Root';
-import { useDevice, useStatuses } from '../hand/hand';
+import { useStatuses } from '../hand/hand';
 import { Plan, type Counts } from './Plan';
 import type { Stop } from './stop';
 import { listedStops, Stops } from './Stops';
@@ -21,8 +21,7 @@ import './site.css';
 
 /** Where things stand on a site. */
 export default function Site() {
-  const state = useDevice();
-  return <Root view="site">{() => <SiteOf state={state as ViewProps['state']} />}</Root>;
+  return <Root view="site">{(state) => <SiteOf state={state} />}</Root>;
 }
 
 function SiteOf({ state }: ViewProps) {

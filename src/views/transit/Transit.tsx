@@ -1,6 +1,7 @@
 import { KINDS } from '../../core/kinds/kinds';
 import { currentRound, dossierOf } from '../../core/rulebook/dossier';
 import { Root, type ViewProps } from '../frame/Root';
+import { tabKeys, useViewKeys } from '../frame/view-keys';
 import { tabIn, useAddress } from '../hand/address';
 import { OneTransit } from './OneTransit';
 import { TABS } from './tabs';
@@ -10,16 +11,8 @@ import { TransitList } from './TransitList';
 /** Transit board: one frame with its openings, as packed and as found, what is wrong, and how to pack it anew. */
 export default function TransitBoard() {
   const [, open] = useAddress('tab');
-  const keys = TABS.map(([id, title], i) => ({
-    key: String(i + 1),
-    title: `Open ${title.toLowerCase()}`,
-    run: () => open({ tab: id }),
-  }));
-  return (
-    <Root view="transit" keys={keys}>
-      {(state) => <Transits state={state} />}
-    </Root>
-  );
+  useViewKeys(tabKeys(TABS, (id) => open({ tab: id })));
+  return <Root view="transit">{(state) => <Transits state={state} />}</Root>;
 }
 
 function Transits({ state: { slice, site } }: ViewProps) {
