@@ -8,7 +8,7 @@ import { READING_FAULT_WORDS } from '../../core/words/en/labels';
 import { FitStrip } from '../../ui/heart/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
 import { give } from '../hand/give';
-import type { PlaceView } from './place-view';
+import { countedOf, type PlaceView } from './place-view';
 
 interface Props {
   view: PlaceView;
@@ -74,9 +74,9 @@ export const PlaceCard = memo(function PlaceCard({
 /** The readings of a place, and where the next one goes. */
 function Readings({ view, sealed, onSelect }: Pick<Props, 'view' | 'sealed' | 'onSelect'>) {
   const { place, readings, faults } = view;
+  const counted = countedOf(view);
   const { factor, decimals } = SHOWN[place.unit];
-  const next =
-    place.wanted > readings.length ? `Read ${readings.length + 1} of ${place.wanted}` : 'Read again';
+  const next = place.wanted > counted ? `Read ${counted + 1} of ${place.wanted}` : 'Read again';
   return (
     <ul className="bare readings">
       {readings.map((reading) => (

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { KINDS } from '../../core/kinds/kinds';
 import { dossierWith, SOUND_GAP_MM, type Change } from '../../core/rulebook/sound-entry.test.data';
 import { contextOf, judge } from '../../core/rulebook/judge';
-import { nextPlace, partState, placeView } from './place-view';
+import { countedOf, isRead, partState, placeView } from './place-view';
 
 const kind = KINDS['gland-double-seal'];
 const view = (place: string, change: Change = {}) => {
@@ -72,10 +72,14 @@ describe('a place on the bench', () => {
     expect(view('armour', { kind: 'gland-reversible-ring', entry: { ringFace: 'braid' } }).limits).toBeNull();
   });
 
-  it('asks first for the place that lacks readings, never for one that is measured only in doubt', () => {
-    expect(nextPlace(views({ truth: { armour: [1.25] } }))).toBe('armour');
-    expect(nextPlace(views({ truth: { bond: [] } }))).toBe('bond');
-    expect(nextPlace(views())).toBe('inner-sheath');
+  it('is read once it has the readings that it asks for; one that cannot count leaves it unread', () => {
+    const read = (change: Change = {}) => views(change).filter(isRead).map(({ place }) => place.id); // prettier-ignore
+    expect(read()).toContain('armour');
+    expect(read({ truth: { armour: [1.25] } })).not.toContain('armour');
+    const armour = view('armour');
+    const faults = new Map([[armour.readings[0]!.id, 'past-calibration' as const]]);
+    expect(isRead({ ...armour, faults })).toBe(armour.readings.length > armour.place.wanted);
+    expect(countedOf({ ...armour, faults })).toBe(armour.readings.length - 1);
   });
 
   it('outlines its part by how it was judged', () => {

@@ -120,6 +120,9 @@ export const partState = (glyph: GlyphState): PartState =>
           ? null
           : 'failed';
 
-/** The place that is asked for next: the first that lacks readings, in the order of the kind. */
-export const nextPlace = (views: readonly PlaceView[]): string =>
-  (views.find(({ readings, place }) => readings.length < place.wanted) ?? views[0]!).place.id;
+/** How many readings of a place count. */
+export const countedOf = ({ readings, faults }: PlaceView): number =>
+  readings.filter(({ id }) => !faults.has(id)).length;
+
+/** Whether a place has the readings that it asks for; one that cannot count leaves it unread. */
+export const isRead = (view: PlaceView): boolean => countedOf(view) >= view.place.wanted;

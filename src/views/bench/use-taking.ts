@@ -7,6 +7,7 @@ import { instrument as hand, say, useDevice } from '../hand/hand';
 import { instrumentsFor } from '../hand/instruments-for';
 import { pieceOf } from '../hand/piece';
 import { takeLive, takeTyped, type Target } from '../hand/take';
+import { countedOf } from './place-view';
 import type { Judged } from './use-judged';
 import type { Way } from './use-way';
 
@@ -49,7 +50,7 @@ export function useTaking(judged: Judged, way: Way): Taking {
     setWaiting('');
     if (!active) return;
     const here = { is: 'place', id } as const;
-    if (active.readings.length + 1 === active.place.wanted) way.goOn(here);
+    if (countedOf(active) + 1 === active.place.wanted) way.goOn(here);
     else way.goTo(here);
   };
   return {

@@ -1,7 +1,7 @@
 import type { LookQuestion } from '../../core/kinds/look';
 import { titleOf } from '../../core/words/en/kinds/titles';
 import type { Judged } from './use-judged';
-import type { PlaceView } from './place-view';
+import { isRead } from './place-view';
 
 /** What has the hand and the eye: a place that is measured, or a look. */
 export interface Here {
@@ -14,9 +14,6 @@ export interface Asked extends Here {
   title: string;
   read: boolean;
 }
-
-/** Whether a place has the readings that it asks for. */
-const isRead = ({ place, readings }: PlaceView): boolean => readings.length >= place.wanted;
 
 /** Everything that is asked: the places from the box outwards, then the looks from outside inwards. */
 export function askedHere({ views, groups, dossier }: Pick<Judged, 'views' | 'groups' | 'dossier'>): Asked[] {
