@@ -128,7 +128,9 @@ describe('statuses', () => {
     const statuses = new Statuses(db);
     statuses.put({ day: '2026-03-05', status: status('e', 'sound') });
     statuses.put({ day: '2026-03-06', status: status('e', 'failed') });
-    expect(statuses.standing()).toEqual([{ day: '2026-03-06', status: status('e', 'failed') }]);
+    expect(statuses.standing().map((one) => JSON.parse(one) as unknown)).toEqual([
+      { day: '2026-03-06', status: status('e', 'failed') },
+    ]);
     statuses.markOfOtherDays('2026-03-06');
     expect(statuses.countStale()).toBe(0);
     statuses.markOfOtherDays('2026-03-07');

@@ -78,9 +78,15 @@ export class Records implements Slice {
     return this.#rows(`SELECT body FROM ${table} ORDER BY id`, []);
   }
 
-  /** The newest changes of a site, newest first. */
-  recentChanges(site: Id, most: number): Tables['change'][] {
-    return this.#rows('SELECT body FROM change WHERE site = ? ORDER BY id DESC LIMIT ?', [site, most]);
+  /** Every record of a table as the JSON that it is kept as: sent on, it need not be read. */
+  texts(table: TableName): string[] {
+    return this.#prepare(`SELECT body FROM ${table} ORDER BY id`).pluck().all() as string[];
+  }
+
+  /** The newest changes of a site, newest first, as the JSON that they are kept as. */
+  recentChanges(site: Id, most: number): string[] {
+    const sql = 'SELECT body FROM change WHERE site = ? ORDER BY id DESC LIMIT ?';
+    return this.#prepare(sql).pluck().all(site, most) as string[];
   }
 
   /** Changes that touched a record, newest first. */

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { AnyCommand } from '../core/commands/commands';
+import type { Change } from '../core/record/types';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { openDatabase } from './open';
 import { TABLES } from '../core/record/tables';
@@ -179,7 +180,9 @@ describe('a command', () => {
     const { id } = firstReading();
     commit(strike('c1', id));
     expect(store.records.changesOf(id, 10).map((change) => change.id)).toEqual(['c1']);
-    expect(store.records.recentChanges('s', 10).map((change) => change.id)).toEqual(['c1']);
+    expect(store.records.recentChanges('s', 10).map((text) => (JSON.parse(text) as Change).id)).toEqual([
+      'c1',
+    ]);
   });
   it('a table is looked up by its own columns only', () => {
     expect(() => store.records.by('cable', 'tag', 'P-1')).toThrow('cannot be looked up');

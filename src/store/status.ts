@@ -74,12 +74,12 @@ export class Statuses {
     this.#remove.run(entry);
   }
 
-  /** Where the entries stand that nothing has touched since they were judged. */
-  standing(): Judged[] {
+  /** Where the entries stand that nothing has touched since they were judged: each a `Judged`, as JSON. */
+  standing(): string[] {
     const rows = this.db
       .prepare('SELECT body, day FROM entry_status WHERE entry NOT IN (SELECT entry FROM stale)')
       .all() as { body: string; day: string }[];
-    return rows.map(({ body, day }) => ({ day, status: JSON.parse(body) as EntryStatus }));
+    return rows.map(({ body, day }) => `{"day":${JSON.stringify(day)},"status":${body}}`);
   }
 
   all(): EntryStatus[] {

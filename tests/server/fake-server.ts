@@ -131,7 +131,7 @@ function route(server: FakeServer, { pathname, searchParams }: URL, init: Reques
   }
   if (what === 'commands')
     return json(commandsAfter(store, Number(searchParams.get('after')), searchParams.get('hash') ?? ''));
-  return json(snapshotOf(store));
+  return json(JSON.parse(snapshotOf(store)));
 }
 
 function takePhoto(server: FakeServer, id: string): Response {

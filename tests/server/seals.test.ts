@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { hashByRule1 } from '../../src/core/commands/seal-by-rule-1';
 import { backUp } from '../../src/server/keep/backup';
 import { verifyFolder } from '../../src/server/keep/verify';
-import type { Cable } from '../../src/core/record/types';
+import type { Change, Cable } from '../../src/core/record/types';
 import { demoApp, storeOf, type FakeServer } from './fake-server';
 
 const AT = '2026-03-04T10:00:00.000Z';
@@ -57,7 +57,7 @@ describe('verifying seals', () => {
     const store = storeOf(server);
     const { rule: _r, frozen: _f, ...first } = store.records.get('inspection', 'i')!;
     // The records as they were when it was sealed: only the cable has changed since.
-    const change = store.records.recentChanges('s', 1)[0]!;
+    const change = JSON.parse(store.records.recentChanges('s', 1)[0]!) as Change;
     expect(change.records[0]).toMatchObject({ table: 'cable', id: 'k' });
     const before = change.records[0]!.before as Cable;
     const slice = { get: (table: string, id: string) => (table === 'cable' ? before : store.records.get(table as 'cable', id)), by: store.records.by.bind(store.records), all: store.records.all.bind(store.records) } as unknown as typeof store.records; // prettier-ignore

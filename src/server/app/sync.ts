@@ -1,6 +1,7 @@
 import type { AnyCommand } from '../../core/commands/commands';
-import type { JournalNews, Snapshot } from '../../core/commands/news';
+import type { JournalNews } from '../../core/commands/news';
 import { TABLES } from '../../core/record/tables';
+import type { TableName } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';
 
 /** Lines that one answer holds. */
@@ -9,24 +10,18 @@ const MOST_LINES = 500;
 /** Changes that a page gets with its snapshot, so that it can undo them. */
 const RECENT_CHANGES = 200;
 
-/** Everything a page keeps of a site. */
-export function snapshotOf(store: SiteStore): Snapshot {
+/** Everything a page keeps of a site: a `Snapshot` as JSON, put together from what is kept as such. */
+export function snapshotOf(store: SiteStore): string {
   return store.db.transaction(() => {
-    const records = Object.fromEntries(
-      TABLES.map((table) => {
-        // What seals rest on stays here: nobody judges by it.
-        if (table === 'frozen') return [table, []];
-        if (table === 'site') return [table, store.records.all('site')];
-        if (table === 'change') return [table, store.records.recentChanges(store.id, RECENT_CHANGES)];
-        return [table, store.records.all(table)];
-      }),
-    ) as unknown as Snapshot['records'];
-    return {
-      journal: store.journalName,
-      ...store.journal.head(),
-      records,
-      statuses: store.statuses.standing(),
+    const texts = (table: TableName): string[] => {
+      // What seals rest on stays here: nobody judges by it.
+      if (table === 'frozen') return [];
+      if (table === 'change') return store.records.recentChanges(store.id, RECENT_CHANGES);
+      return store.records.texts(table);
     };
+    const records = TABLES.map((table) => `"${table}":[${texts(table).join()}]`).join();
+    const head = JSON.stringify({ journal: store.journalName, ...store.journal.head() });
+    return `${head.slice(0, -1)},"records":{${records}},"statuses":[${store.statuses.standing().join()}]}`;
   })();
 }
 

@@ -51,7 +51,12 @@ export function endpoint(run: (call: Call) => Response | Promise<Response>): API
 
 /** A JSON answer. */
 export function json(value: unknown, status = 200, headers: Record<string, string> = {}): Response {
-  const body = Buffer.from(JSON.stringify(value));
+  return jsonText(JSON.stringify(value), status, headers);
+}
+
+/** An answer that is JSON already. */
+export function jsonText(text: string, status = 200, headers: Record<string, string> = {}): Response {
+  const body = Buffer.from(text);
   return new Response(body, {
     status,
     headers: {

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Snapshot } from '../../core/commands/news';
 import type { Certificate } from '../../core/record/types';
 import { recordsWith } from '../../core/rulebook/sound-entry.test.data';
 import { closeApp, openApp, type App } from '../app/app';
@@ -123,7 +124,7 @@ describe('the event hub', () => {
 
 describe('a page’s copy', () => {
   it('is a snapshot, then the commands after it', () => {
-    const { seq, hash, journal, records } = snapshotOf(store());
+    const { seq, hash, journal, records } = JSON.parse(snapshotOf(store())) as Snapshot;
     expect(records.entry.map(({ id }) => id)).toEqual(['e']);
     expect(commandsAfter(store(), seq, hash)).toEqual({
       journal,

@@ -5,7 +5,7 @@ import { Fragment, useEffect, useRef, type ReactNode } from 'react';
 import './list.css';
 import { ListFilters } from './ListFilters';
 import type { Query, Source } from './source';
-import { toldSize } from './told-size';
+import { TOLD } from './told-size';
 import { useList, type Filter, type List } from './use-list';
 
 /** A column of a table. */
@@ -88,10 +88,9 @@ function Rows<R>(props: ListTableProps<R> & { list: List<R> }) {
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => ROW_PX,
-    measureElement: toldSize,
+    ...TOLD,
     getItemKey: (i) => rows[i]!.id,
     overscan: 6,
-    initialRect: { width: 800, height: 800 },
   });
   const items = virtual.getVirtualItems();
   const end = items.at(-1)?.index ?? -1;

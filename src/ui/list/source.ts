@@ -81,6 +81,7 @@ export function matching<R>(
   return sort ? rows.sort(sort) : rows;
 }
 
-const ORDER = new Intl.Collator('en', { numeric: true });
+let order: Intl.Collator | undefined;
 /** Tags in the order in which people count: P-9 before P-10. */
-export const naturally = (a: string, b: string): number => ORDER.compare(a, b);
+export const naturally = (a: string, b: string): number =>
+  (order ??= new Intl.Collator('en', { numeric: true })).compare(a, b);

@@ -8,6 +8,7 @@ import type { Grade, Id } from '../../core/record/types';
 import { asksFor } from '../../core/rulebook/grades';
 import { rulesOf } from '../../core/rulebook/rules';
 import { titleOf } from '../../core/words/en/kinds/titles';
+import { Soon } from '../../ui/Soon';
 import { Root } from '../frame/Root';
 import { useViewKeys } from '../frame/view-keys';
 import { useAddress } from '../hand/address';
@@ -146,18 +147,20 @@ function Centre({
         sealed={sealed}
         onSelect={onPlace}
       />
-      <PourPanel dossier={dossier} entry={dossier.entry.id} round={round.id} sealed={sealed} />
-      <LookGroups
-        groups={groups}
-        given={dossier.looks}
-        recorded={dossier.recorded}
-        sealed={sealed}
-        active={here?.is === 'look' ? here.id : null}
-        onActive={(id) => way.goTo({ is: 'look', id })}
-        onAnswer={answers.answer}
-        onTogether={answers.together}
-      />
-      <WorkPanel dossier={dossier} />
+      <Soon>
+        <PourPanel dossier={dossier} entry={dossier.entry.id} round={round.id} sealed={sealed} />
+        <LookGroups
+          groups={groups}
+          given={dossier.looks}
+          recorded={dossier.recorded}
+          sealed={sealed}
+          active={here?.is === 'look' ? here.id : null}
+          onActive={(id) => way.goTo({ is: 'look', id })}
+          onAnswer={answers.answer}
+          onTogether={answers.together}
+        />
+        <WorkPanel dossier={dossier} />
+      </Soon>
     </main>
   );
 }

@@ -6,7 +6,7 @@ import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
-import { toldSize } from '../../ui/list/told-size';
+import { TOLD } from '../../ui/list/told-size';
 import { device, useStatuses } from '../hand/hand';
 
 interface Props {
@@ -65,17 +65,17 @@ function useWindow(box: React.RefObject<HTMLElement | null>, stops: readonly Id[
     horizontal: lying,
     getScrollElement: () => box.current,
     estimateSize: () => px,
-    measureElement: toldSize,
+    ...TOLD,
     getItemKey: (i) => stops[i]!,
     overscan: 4,
-    initialRect: { width: 800, height: 800 },
-    initialOffset: Math.max(0, (current - 3) * px),
+    initialOffset: Math.max(0, (current - 1) * px),
   });
+  const came = useRef({ current, lying });
   useEffect(() => {
-    virtual.measure();
-  }, [lying]); // eslint-disable-line react-hooks/exhaustive-deps
-  useEffect(() => {
-    virtual.scrollToIndex(current);
+    const before = came.current;
+    came.current = { current, lying };
+    if (lying !== before.lying) virtual.measure();
+    if (lying !== before.lying || current !== before.current) virtual.scrollToIndex(current);
   }, [current, lying]); // eslint-disable-line react-hooks/exhaustive-deps
   const drawn: VirtualItem[] = virtual.getVirtualItems();
   const before = drawn[0]?.start ?? 0;

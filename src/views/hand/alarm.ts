@@ -42,8 +42,9 @@ export async function askForNotifications(on: boolean): Promise<void> {
   localStorage.setItem(NOTIFY, on && Notification.permission === 'granted' ? 'on' : 'off');
 }
 
-/** Three short tones; silent where the browser does not allow sound yet. */
+/** Three short tones; silent where the browser does not allow sound yet, as before the first touch of a page. */
 export function ring(): void {
+  if (!(navigator.userActivation?.hasBeenActive ?? true)) return;
   try {
     const context = new AudioContext();
     for (const i of [0, 1, 2]) {

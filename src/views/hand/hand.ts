@@ -1,7 +1,9 @@
 import { useSyncExternalStore } from 'react';
+import { now } from '../../client/clock';
 import type { TaskProgress } from '../../core/commands/news';
 import { EventsClient } from '../../client/events';
 import type { EntryStatus, Id } from '../../core/record/types';
+import { day } from '../../core/words/en/format';
 import { Device, type DeviceState } from '../../device/device';
 import { LiveInstrument } from '../../device/live-instrument';
 
@@ -56,6 +58,8 @@ export function startDevice(): void {
   if (started) return;
   started = true;
   void device.start(parameter('site'), parameter('entry'));
+  // The first formatter of dates takes as long as a list: made while the page waits for its records.
+  setTimeout(() => day(now()));
   device.onOtherPerson = ({ name }) =>
     say(`${name} is signed in on this device now; what you record stands under that name.`);
   const events = new EventsClient({

@@ -42,20 +42,29 @@ function dayFormat(timeZone: string): Intl.DateTimeFormat {
 }
 
 /** A moment as it is said on site, in the device's own time: "3 Mar 2026, 14:05". */
-export const moment = (iso: string): string => MOMENT.format(new Date(iso));
+export const moment = (iso: string): string => momentFormat().format(new Date(iso));
 
-const MOMENT = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  hour: '2-digit',
-  minute: '2-digit',
-});
+const momentFormat = once(
+  () =>
+    new Intl.DateTimeFormat('en-GB', {
+      day: 'numeric',
+      month: 'short',
+      year: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+    }),
+);
 
 /** A month of a year, in the device's own time: "Mar 2026". */
-export const month = (ms: number): string => MONTH.format(new Date(ms));
+export const month = (ms: number): string => monthFormat().format(new Date(ms));
 
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric' });
+const monthFormat = once(() => new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric' }));
+
+/** Made when it is first needed: the first formatter of a page takes as long as drawing a list. */
+function once<Made extends object>(make: () => Made): () => Made {
+  let made: Made | undefined;
+  return () => (made ??= make());
+}
 
 /** "1 reading", "3 readings". */
 export const count = (n: number, noun: string, many = `${noun}s`): string => `${n} ${n === 1 ? noun : many}`;
