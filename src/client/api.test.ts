@@ -34,7 +34,7 @@ const NEWS = { journal: 'j', seq: 3, hash: 'h', commands: [] };
 describe('a request', () => {
   it('gives the body of an answer that has the shape it waits for', async () => {
     answer = () => json(SNAPSHOT);
-    expect(await api.snapshot('s')).toEqual(SNAPSHOT);
+    expect(await api.snapshot('s')).toEqual({ body: SNAPSHOT, text: JSON.stringify(SNAPSHOT) });
     expect(asked[0]!.path).toBe('/api/sites/s/');
     answer = () => json({ person: null, people: [], now: '2026-03-04T10:00:00Z' });
     expect((await api.session()).people).toEqual([]);

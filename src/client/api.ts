@@ -60,6 +60,15 @@ const CUT = 'The answer of the server broke off. It is asked again.';
 type Shape = (body: Record<string, unknown>) => boolean;
 
 async function request<R>(path: string, right: Shape, init: RequestInit = {}): Promise<R> {
+  return (await answer<R>(path, right, init)).body;
+}
+
+/** An answer and the text that it came as. */
+async function answer<R>(
+  path: string,
+  right: Shape,
+  init: RequestInit = {},
+): Promise<{ body: R; text: string }> {
   let response: Response;
   let text: string;
   try {
@@ -73,7 +82,7 @@ async function request<R>(path: string, right: Shape, init: RequestInit = {}): P
   const parts = body !== null && ('answers' in body || 'faults' in body);
   if (response.ok || parts) {
     if (body === null || !right(body)) throw new ApiError(0, 'cut', CUT);
-    return body as R;
+    return { body: body as R, text };
   }
   const { code, message, field } = (body?.error as ApiError | undefined) ?? {
     code: 'fault',
@@ -129,7 +138,8 @@ export const api = {
   /** The site that holds an entry, alone; an empty list where none does. */
   siteOf: (entry: Id) =>
     request<{ id: Id; name: string }[]>(`/api/sites/?entry=${encodeURIComponent(entry)}`, isList),
-  snapshot: (site: Id) => request<Snapshot>(`/api/sites/${site}/`, isSnapshot),
+  /** Everything of a site, and the text that it came as: a device keeps that. */
+  snapshot: (site: Id) => answer<Snapshot>(`/api/sites/${site}/`, isSnapshot),
   /** What came after a line, whose hash says whether the server still has that line. */
   commandsAfter: (site: Id, seq: number, hash: string) =>
     request<JournalNews>(`/api/sites/${site}/commands/?after=${seq}${hash && `&hash=${hash}`}`, isNews),

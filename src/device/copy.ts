@@ -1,17 +1,13 @@
 import type { Judged, Snapshot } from '../core/commands/news';
 import { MemorySlice, type RecordChange, type Written } from '../core/record/slice';
-import { TABLES } from '../core/record/tables';
 import type { Id } from '../core/record/types';
-import { unwrap } from 'idb';
 import { recordsOf, type CopyHead, type DeviceDb } from './database';
 import type { Keeper } from './keeper';
+import { sliceOf } from './snapshot';
 import { Subscribable } from './subscribable';
 
 /** How long changes gather before they are written, ms. */
 const GATHER_MS = 200;
-
-/** Records of a first copy that are handed over at once. */
-const PUT_AT_ONCE = 250;
 
 /** The device's copy of one site: what the server had at a line of its journal, kept record by record. */
 export class Copy extends Subscribable {
@@ -35,24 +31,11 @@ export class Copy extends Subscribable {
   async open(site: Id): Promise<void> {
     await this.settle();
     const head = await this.keeper.read((db) => db.get('copies', site), undefined);
-    const records = new MemorySlice();
-    this.#judged = [];
-    if (head) {
-      const range = recordsOf(site);
-      const [keys, values, judged] = await this.keeper.read(
-        async (db) => {
-          const transaction = db.transaction(['records', 'statuses']);
-          const store = transaction.objectStore('records');
-          return Promise.all([store.getAllKeys(range), store.getAll(range), transaction.objectStore('statuses').getAll(range)]); // prettier-ignore
-        },
-        [[], [], []],
-      );
-      records.write(keys.map(([, table, id], i) => ({ table, id, after: values[i]! })));
-      this.#judged = judged;
-    }
-    this.records = records;
+    const kept = head && (await this.keeper.read((db) => keptOf(db, site), null));
+    this.#judged = kept?.judged ?? [];
+    this.records = kept?.records ?? new MemorySlice();
     this.#changed = null;
-    this.head = head ?? null;
+    this.head = kept ? head : null;
     this.changed();
   }
 
@@ -65,14 +48,14 @@ export class Copy extends Subscribable {
   async siteOf(entry: Id): Promise<Id | null> {
     const sites = await this.keeper.read((db) => db.getAllKeys('copies'), []);
     for (const site of sites) {
-      const found = await this.keeper.read((db) => db.getKey('records', [site, 'entry', entry]), undefined);
-      if (found !== undefined) return site;
+      const found = await this.keeper.read((db) => holds(db, site, entry), false);
+      if (found) return site;
     }
     return null;
   }
 
-  /** A whole copy as the server gives it, and its records. */
-  async replace(site: Id, snapshot: Snapshot, records: MemorySlice): Promise<void> {
+  /** A whole copy as the server gives it, its records, and the text that it came as. */
+  async replace(site: Id, snapshot: Snapshot, records: MemorySlice, text: string): Promise<void> {
     const { journal, seq, hash } = snapshot;
     this.#drop();
     this.records = records;
@@ -81,13 +64,11 @@ export class Copy extends Subscribable {
     this.head = { site, journal, seq, hash };
     this.changed();
     const { head } = this;
-    const rows = TABLES.flatMap((table) => records.all(table).map((record): [unknown, IDBValidKey] => [record, [site, table, record.id]])); // prettier-ignore
     await this.keeper.write(async (db) => {
       const { transaction, store, statuses } = writing(db);
       void store.delete(recordsOf(site));
       void statuses.delete(recordsOf(site));
-      await putAll(unwrap(store) as unknown as IDBObjectStore, rows);
-      for (const one of snapshot.statuses) void statuses.put(one, [site, one.status.entry]);
+      void transaction.objectStore('wholes').put(text, site);
       void transaction.objectStore('copies').put(head);
       await transaction.done;
     });
@@ -167,15 +148,12 @@ export class Copy extends Subscribable {
       const { transaction, store, statuses } = writing(db);
       const kept = await transaction.objectStore('copies').get(head.site);
       for (const [entry, one] of judged) {
-        if (one === null) void statuses.delete([head.site, entry]);
+        if (one === null) void statuses.put(null, [head.site, entry]);
         // Another tab of this browser may have kept a later copy: what was judged here is not of that one.
         else if (!kept || kept.seq <= head.seq) void statuses.put(one, [head.site, entry]);
       }
       if (changes.length === 0) return transaction.done;
-      for (const { table, id, after } of changes) {
-        if (after === null) void store.delete([head.site, table, id]);
-        else void store.put(after, [head.site, table, id]);
-      }
+      for (const { table, id, after } of changes) void store.put(after, [head.site, table, id]);
       void transaction.objectStore('copies').put(head);
       await transaction.done;
     });
@@ -191,24 +169,39 @@ export class Copy extends Subscribable {
 
 /** A transaction that writes a copy, or something of it: together or not at all. */
 function writing(db: DeviceDb) {
-  const transaction = db.transaction(['records', 'copies', 'statuses'], 'readwrite');
+  const transaction = db.transaction(['wholes', 'records', 'copies', 'statuses'], 'readwrite');
   return { transaction, store: transaction.objectStore('records'), statuses: transaction.objectStore('statuses') }; // prettier-ignore
 }
 
-/** Puts many records; after some of them the page has time for what else it has to do. */
-async function putAll(
-  store: IDBObjectStore,
-  rows: readonly [value: unknown, key: IDBValidKey][],
-): Promise<void> {
-  for (let i = 0; i < rows.length; i += PUT_AT_ONCE) {
-    const some = rows.slice(i, i + PUT_AT_ONCE);
-    await new Promise((done, failed) => {
-      let last: IDBRequest | null = null;
-      for (const [value, key] of some) last = store.put(value, key);
-      last!.onsuccess = done;
-      last!.onerror = () => failed(last!.error);
-    });
-  }
+/** A copy as it is kept here: as it came, and what has become of it since. */
+async function keptOf(db: DeviceDb, site: Id): Promise<{ records: MemorySlice; judged: Judged[] }> {
+  const range = recordsOf(site);
+  const transaction = db.transaction(['wholes', 'records', 'statuses']);
+  const [text, keys, values, entries, since] = await Promise.all([
+    transaction.objectStore('wholes').get(site),
+    transaction.objectStore('records').getAllKeys(range),
+    transaction.objectStore('records').getAll(range),
+    transaction.objectStore('statuses').getAllKeys(range),
+    transaction.objectStore('statuses').getAll(range),
+  ]);
+  // A copy of an earlier version of the program has its records alone.
+  const came = text === undefined ? null : (JSON.parse(text) as Snapshot);
+  const records = came ? sliceOf(came) : new MemorySlice();
+  records.write(keys.map(([, table, id], i) => ({ table, id, after: values[i] ?? null })));
+  const judged = new Map(came?.statuses.map((one) => [one.status.entry, one]));
+  entries.forEach(([, entry], i) => {
+    if (since[i]) judged.set(entry, since[i]);
+    else judged.delete(entry);
+  });
+  return { records, judged: [...judged.values()] };
+}
+
+/** Whether a copy has an entry. */
+async function holds(db: DeviceDb, site: Id, entry: Id): Promise<boolean> {
+  const since = await db.get('records', [site, 'entry', entry]);
+  if (since !== undefined) return since !== null;
+  const text = await db.get('wholes', site);
+  return text !== undefined && (JSON.parse(text) as Snapshot).records.entry.some(({ id }) => id === entry);
 }
 
 /** Done when both are; what they gave is let go. */

@@ -280,12 +280,12 @@ export class Courier extends Subscribable {
   wanted: Id | null = null;
 
   async #fetchWhole(site: Id): Promise<void> {
-    const snapshot = await api.snapshot(site);
+    const { body: snapshot, text } = await api.snapshot(site);
     await pause();
     const records = sliceOf(snapshot);
     await pause();
     if (site !== this.wanted) return;
-    await this.copy.replace(site, snapshot, records);
+    await this.copy.replace(site, snapshot, records, text);
   }
 
   async #takeNews(

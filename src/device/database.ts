@@ -62,10 +62,13 @@ interface Schema extends DBSchema {
   outbox: { key: Id; value: Waiting };
   sent: { key: Id; value: Sent };
   photos: { key: Id; value: KeptPhoto };
-  records: { key: RecordKey; value: Tables[TableName] };
+  /** A copy as it came from the server, one text: it is on the device at once. */
+  wholes: { key: Id; value: string };
+  /** What is otherwise by now; null where there is none any more. */
+  records: { key: RecordKey; value: Tables[TableName] | null };
   copies: { key: Id; value: CopyHead };
-  /** Where the entries of a copy stand, as judged last; what touches an entry takes its own away. */
-  statuses: { key: StatusKey; value: Judged };
+  /** Where entries stand otherwise than the copy came with; null where something has touched one since. */
+  statuses: { key: StatusKey; value: Judged | null };
   facts: { key: string; value: unknown };
 }
 
@@ -95,6 +98,7 @@ async function upgrade(db: DeviceDb, old: number, transaction: Upgrading): Promi
     db.createObjectStore('facts');
   }
   db.createObjectStore('statuses');
+  db.createObjectStore('wholes');
   if (old >= 2) return;
   db.createObjectStore('sent', { keyPath: 'id' });
   const records = db.createObjectStore('records');

@@ -91,6 +91,7 @@ describe('a device', () => {
       await clickText(page, '.form-foot button', 'Save');
       await page.waitForSelector('.records');
     };
+    for (const page of [a, b]) await page.waitForSelector('[data-path="from"] input');
     lineA.line = lineB.line = { is: 'away' };
     await from(a, 'MCC of A');
     await from(b, 'MCC of M');
@@ -142,7 +143,7 @@ describe('a device', () => {
     await openAs(page, proxy, 'A. Vell', '/dossier/?site=proving-ground&table=area');
     await page.waitForSelector('.records');
     // The forms are fetched when the page has time; until then it needs its line.
-    await page.waitForFunction(() => performance.getEntriesByType('resource').some(({ name }) => name.includes('RecordPage'))); // prettier-ignore
+    await page.waitForFunction(() => performance.getEntriesByType('resource').some(({ name }) => name.includes('SiteForm'))); // prettier-ignore
     proxy.line = { is: 'away' };
     await clickText(page, 'button', 'New area');
     await page.waitForSelector('.record-form');
