@@ -80,13 +80,12 @@ export class Records implements Slice {
 
   /** Every record of a table as the JSON that it is kept as: sent on, it need not be read. */
   texts(table: TableName): string[] {
-    return this.#prepare(`SELECT body FROM ${table} ORDER BY id`).pluck().all() as string[];
+    return this.#texts(`SELECT body FROM ${table} ORDER BY id`, []);
   }
 
   /** The newest changes of a site, newest first, as the JSON that they are kept as. */
   recentChanges(site: Id, most: number): string[] {
-    const sql = 'SELECT body FROM change WHERE site = ? ORDER BY id DESC LIMIT ?';
-    return this.#prepare(sql).pluck().all(site, most) as string[];
+    return this.#texts('SELECT body FROM change WHERE site = ? ORDER BY id DESC LIMIT ?', [site, most]);
   }
 
   /** Changes that touched a record, newest first. */
@@ -139,7 +138,11 @@ export class Records implements Slice {
   }
 
   #rows<R>(sql: string, params: unknown[]): R[] {
-    return (this.#prepare(sql).all(...params) as Row[]).map(({ body }) => JSON.parse(body) as R);
+    return this.#texts(sql, params).map((body) => JSON.parse(body) as R);
+  }
+
+  #texts(sql: string, params: unknown[]): string[] {
+    return (this.#prepare(sql).all(...params) as Row[]).map(({ body }) => body);
   }
 
   #prepare(sql: string): Statement {
