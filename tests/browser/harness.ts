@@ -20,17 +20,18 @@ export interface Served {
 
 /**
  * Starts the built application on demo data; `port` 0 takes any free one, `now` sets its clock, `seeded` is a
- * folder whose database is copied instead of seeding anew.
+ * folder whose database is copied instead of seeding anew, `empty` leaves the demo data out.
  */
 export async function serveDemo({
   port = 0,
   data,
   now,
   seeded,
-}: { port?: number; data?: string; now?: string; seeded?: string } = {}): Promise<Served> {
+  empty = false,
+}: { port?: number; data?: string; now?: string; seeded?: string; empty?: boolean } = {}): Promise<Served> {
   const folder = data ?? mkdtempSync(join(tmpdir(), 'yendral-browser-'));
   if (seeded) cpSync(seeded, folder, { recursive: true });
-  const child = spawn(process.execPath, ['dist/cli/demo.mjs'], {
+  const child = spawn(process.execPath, [empty ? 'dist/cli/start.mjs' : 'dist/cli/demo.mjs'], {
     env: { ...process.env, PORT: String(port), YENDRAL_DATA: folder, YENDRAL_NOW: now ?? '' },
     stdio: ['ignore', 'pipe', 'pipe'],
   });

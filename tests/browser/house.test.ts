@@ -9,7 +9,7 @@ import { PLACE_WORDS } from '../../src/core/words/en/kinds/places';
 import { CAUTION_WORDS, PART_WORDS, STEP_WORDS, TOOL_WORDS } from '../../src/core/words/en/kinds/steps';
 import { PARTS } from '../../src/core/words/en/kinds/titles';
 import { SETTLES } from '../../src/core/words/en/sentences/settles';
-import { clickText, openAs, openPage, waitForText } from './harness';
+import { clickText, labelled, openAs, openPage, serveDemo, waitForText } from './harness';
 import { withDemo } from './with-demo';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -117,6 +117,25 @@ describe('the browser’s Back', () => {
 });
 
 describe('the dossier', () => {
+  it('an empty installation leads to its first site, in words', async () => {
+    const served = await serveDemo({ empty: true });
+    const { page, errors } = await openPage(demo.browser);
+    await page.goto(`${served.address}/`);
+    const name = await labelled(page, 'Another name');
+    await name.type('A. Vell');
+    await page.keyboard.press('Enter');
+    await waitForText(page, 'h1', 'No site yet');
+    await clickText(page, 'main a', 'Make a site');
+    await page.waitForSelector('.record-form');
+    await fill(page, 'name', 'First Works');
+    await clickText(page, '.form-foot button', 'Save');
+    await waitForText(page, '.head select', 'First Works');
+    await waitForText(page, 'main', 'Make the first');
+    expect(errors).toEqual([]);
+    await page.close();
+    await served.stop();
+  });
+
   it('a site with an area, an enclosure, a cable, a certificate and an entry is made by hand, changed and undone', async () => {
     const { page, errors } = await openPage(demo.browser);
     await openAs(page, demo.served, 'R. Tarn', '/dossier/?new=site');

@@ -23,7 +23,7 @@ export default function Dossier() {
   const state = useDevice();
   if (parameter('new') === 'site' && state.person) {
     return (
-      <Root view="dossier">
+      <Root view="dossier" siteless>
         {() => (
           <Later>
             <NewSite />

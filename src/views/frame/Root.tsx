@@ -63,10 +63,12 @@ export const Root = (props: FrameProps) => (
 
 interface FrameProps {
   view: ViewName;
+  /** Shown where there is no site yet, too. */
+  siteless?: boolean;
   children: (state: ViewProps['state']) => ReactNode;
 }
 
-function Frame({ view, children }: FrameProps) {
+function Frame({ view, siteless = false, children }: FrameProps) {
   const state = useDevice();
   const [palette, setPalette] = useState(false);
   const [list, setList] = useState(false);
@@ -91,7 +93,9 @@ function Frame({ view, children }: FrameProps) {
         <AppShell.Main component="div" className="frame-main">
           <Notices state={state} />
           <ErrorBoundary>
-            <Content state={state}>{children}</Content>
+            <Content state={state} siteless={siteless}>
+              {children}
+            </Content>
           </ErrorBoundary>
         </AppShell.Main>
       </AppShell>
@@ -106,9 +110,11 @@ function Frame({ view, children }: FrameProps) {
 
 function Content({
   state,
+  siteless,
   children,
 }: {
   state: DeviceState;
+  siteless: boolean;
   children: (state: ViewProps['state']) => ReactNode;
 }) {
   // The view comes up in steps between which the page hears: the first drawing of a site is long.
@@ -117,6 +123,7 @@ function Content({
   if (shown && state.ready === 'ready' && state.site !== null)
     return <>{children(state as ViewProps['state'])}</>;
   if (state.ready === 'no-person') return <Who state={state} />;
+  if (state.ready === 'no-site' && siteless) return <>{children(state as ViewProps['state'])}</>;
   if (state.ready === 'no-site') {
     return (
       <main id="main" className="empty">
