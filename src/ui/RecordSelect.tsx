@@ -23,6 +23,7 @@ export default function RecordSelect({ value, none, records, onChange, ...rest }
   return (
     <Select
       {...rest}
+      size="md"
       className="field"
       searchable
       allowDeselect={false}

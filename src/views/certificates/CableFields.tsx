@@ -5,7 +5,12 @@ import type { Slice } from '../../core/record/slice';
 import { ARMOUR_TYPES, type ArmourType, type Cable, type Id } from '../../core/record/types';
 import { bundleMm } from '../../core/finder/need';
 import type { Drop } from '../../drawing/certificates/range-chart';
+import { naturally } from '../../ui/list/source';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import { MeasureInput } from '../../ui/MeasureInput';
+
+const RecordSelect = fetched(() => import('../../ui/RecordSelect'));
 
 const FIELDS = [
   ['outer', 'Overall diameter'],
@@ -30,9 +35,7 @@ export interface CableChoice {
 
 /** A cable of the site, or one that is typed here and kept nowhere. */
 export function useCable(slice: Slice, site: Id): CableChoice {
-  const cables = slice
-    .by('cable', 'site', site)
-    .sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true }));
+  const cables = slice.by('cable', 'site', site).sort((a, b) => naturally(a.tag, b.tag));
   const [id, setId] = useState<Id | ''>('');
   const [text, setText] = useState<Record<Name, string>>({ outer: '', inner: '', armourSize: '' });
   const [armour, setArmour] = useState<ArmourType | 'none'>('wire');
@@ -115,19 +118,15 @@ const BARE: Omit<Cable, 'id' | 'site'> = {
 export function CableFields({ cable }: { cable: CableChoice }) {
   return (
     <div className="cable-fields">
-      <NativeSelect
-        className="field"
-        label="Cable of the site"
-        value={cable.chosen?.id ?? ''}
-        onChange={(event) => cable.choose(event.target.value)}
-      >
-        <option value="">typed here</option>
-        {cable.cables.map(({ id, tag }) => (
-          <option key={id} value={id}>
-            {tag}
-          </option>
-        ))}
-      </NativeSelect>
+      <Later>
+        <RecordSelect
+          label="Cable of the site"
+          value={cable.chosen?.id ?? ''}
+          none="typed here"
+          records={cable.cables.map(({ id, tag }) => ({ value: id, label: tag }))}
+          onChange={cable.choose}
+        />
+      </Later>
       {FIELDS.map(([name, title]) => (
         <MeasureInput
           key={name}
