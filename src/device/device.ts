@@ -144,7 +144,7 @@ export class Device extends Subscribable {
   async #askServer(site: Id | null, entry: Id | null): Promise<void> {
     try {
       const [session, listed] = await Promise.all([api.session(), api.sites().catch(nullWithoutName)]);
-      if (session.testClock) followClock(session.now);
+      followClock(session.testClock ? session.now : null);
       this.#session.take(session, listed ?? undefined);
       if (!this.#session.person) return this.#askWho(site, entry);
       const { sites } = this.#session;

@@ -66,6 +66,7 @@ describe('a look', () => {
   it('shows right and wrong, takes an answer with a photo and a note', async () => {
     const { page, errors } = await open('mb-ax-33-a');
     const card = '#look-ring-thick-end';
+    await page.waitForSelector(card);
     await page.$eval(`${card} .look-foot button`, (e) => (e as HTMLElement).click());
     await page.waitForSelector(`${card} .pictures svg`);
     expect((await page.$$(`${card} .pictures svg`)).length).toBe(2);

@@ -79,6 +79,7 @@ describe('a detailed armoured entry', () => {
     const known = new Set([...before.look, ...before.reading].map(({ id }) => id));
     expect(await page.$$('.place .chip:not(.next)')).toEqual([]);
     const hand = countingHand(page);
+    await page.waitForSelector('.look');
     const asked = new Set(await page.$$eval('.look', (all) => all.map(({ id }) => id.replace('look-', ''))));
     await page.focus('#main');
     await hand.press('KeyN');
