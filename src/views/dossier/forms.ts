@@ -34,7 +34,10 @@ export const FORMS: Record<DossierTable, TableForm> = {
     title: 'Areas',
     one: 'area',
     name: (r) => string(r.name),
-    beside: (r) => `zone ${string(r.zone) || 'not recorded'} ${string(r.group)}`,
+    beside: (r) =>
+      r.zone === 'unclassified'
+        ? 'unclassified'
+        : `zone ${string(r.zone) || 'not recorded'}, ${string(r.group)}`,
     empty: 'Make the first area: its name, zone, group and ambient range.',
     fields: [
       text('name', 'Name'),
