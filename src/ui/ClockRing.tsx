@@ -1,3 +1,5 @@
+import { Group } from '@mantine/core';
+import './clock-ring.css';
 import type { Clock } from '../core/makeoff/clocks';
 import { figure, moment } from '../core/words/en/format';
 import { CLOCK_WORDS, DUE_WORDS, span } from '../core/words/en/makeoff';
@@ -19,8 +21,8 @@ export function ClockRing({ clock, nowMs }: { clock: Clock; nowMs: number }) {
       ? 'failed'
       : 'running';
   return (
-    <div className={`clock-ring ${tone}`}>
-      <svg viewBox="-26 -26 52 52" aria-hidden="true">
+    <Group className={`clock-ring state-${tone}`} gap={10} py={6} wrap="nowrap">
+      <svg width={56} viewBox="-26 -26 52 52" aria-hidden="true">
         <circle r={R} className="clock-track" />
         <circle
           r={R}
@@ -44,6 +46,6 @@ export function ClockRing({ clock, nowMs }: { clock: Clock; nowMs: number }) {
           {temperatureC === null ? ', temperature not recorded' : `, at ${figure(temperatureC, 1)} °C`}
         </small>
       </div>
-    </div>
+    </Group>
   );
 }

@@ -1,3 +1,4 @@
+import { Box } from '@mantine/core';
 import {
   Chart,
   LinearScale,
@@ -52,9 +53,9 @@ export default function DrawnLogChart({ curve, xTitle, yTitle, label, xWords }: 
     };
   }, [curve, xTitle, yTitle, label, xWords]);
   return (
-    <div className="chart">
+    <Box className="chart" pos="relative" h={320} p="xs">
       <canvas ref={canvas} role="img" aria-label={`${label}; the table beside it has the same figures`} />
-    </div>
+    </Box>
   );
 }
 

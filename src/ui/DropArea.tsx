@@ -11,7 +11,7 @@ export function DropArea({ onFile, children }: { onFile: (file: File) => void; c
     onDropAccepted: ([file]) => file && onFile(file),
   });
   return (
-    <Paper withBorder p="md" className={isDragActive ? 'drop over' : 'drop'} {...getRootProps()}>
+    <Paper p="md" bd={`1px dashed var(--${isDragActive ? 'action' : 'border'})`} {...getRootProps()}>
       {children}
       <Text size="sm" mt="xs">
         {isDragActive ? 'Let go to read it.' : 'Or drop the file here.'}

@@ -1,6 +1,5 @@
-import { Button, Fieldset } from '@mantine/core';
+import { Button, Fieldset, Text } from '@mantine/core';
 import { useState } from 'react';
-import './figure.css';
 import { readQuantity, type QuantityId } from '../core/quantity/quantity';
 import { quantityFault } from '../core/words/en/quantity';
 import { MeasureInput } from './MeasureInput';
@@ -104,10 +103,13 @@ export function Choice<V extends string>({
 
 /** A verdict in words, with its tone. */
 export function Verdict({ good, children }: { good: boolean | null; children: React.ReactNode }) {
-  const tone = good === null ? 'open' : good ? 'good' : 'bad';
   return (
-    <p className={`verdict ${tone}`} role="status">
+    <Text
+      fz={17}
+      className={`verdict edge state-${good === null ? 'unread' : good ? 'sound' : 'failed'}`}
+      role="status"
+    >
       {children}
-    </p>
+    </Text>
   );
 }

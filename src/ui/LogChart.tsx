@@ -1,3 +1,4 @@
+import { Box } from '@mantine/core';
 import { fetched } from './fetched';
 import { Suspense } from 'react';
 import type { LogChartProps } from './DrawnLogChart';
@@ -7,7 +8,7 @@ const Drawn = fetched(() => import('./DrawnLogChart'));
 
 /** A curve on a log axis, with levels and a fitted line; a table beside it has the same figures. */
 export const LogChart = (props: LogChartProps) => (
-  <Suspense fallback={<div className="chart" />}>
+  <Suspense fallback={<Box className="chart" pos="relative" h={320} p="xs" />}>
     <Drawn {...props} />
   </Suspense>
 );

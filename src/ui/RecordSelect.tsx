@@ -24,7 +24,7 @@ export default function RecordSelect({ value, none, records, onChange, ...rest }
     <Select
       {...rest}
       size="md"
-      className="field"
+      mb="xs"
       searchable
       allowDeselect={false}
       limit={MOST_SHOWN}

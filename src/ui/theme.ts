@@ -35,6 +35,8 @@ export const theme = createTheme({
       styles: { label: { fontWeight: 400, fontSize: 15 } },
     }),
     TextInput: { defaultProps: { size: 'md' } },
+    // The titles of fields are quiet; what stands in them is not.
+    InputWrapper: { styles: { label: { fontSize: 14, fontWeight: 400, color: 'var(--ink-2)', marginBottom: 3 }, description: { color: 'var(--ink-2)' } } },
     Textarea: { defaultProps: { size: 'md' } },
     NativeSelect: { defaultProps: { size: 'md', rightSectionWidth: 30 } },
     SegmentedControl: SegmentedControl.extend({

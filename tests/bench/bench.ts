@@ -173,7 +173,7 @@ async function keystroke(): Promise<void> {
     `(b) keystroke to painted verdict: median ${at(0.5)} ms, 95 % ${at(0.95)} ms, worst ${at(1)} ms (${times.length} readings)`,
   );
   await page.goto(`${served.address}/transit/?site=marrowick&entry=mb-tr-1-a&tab=plan`);
-  await page.waitForSelector('.planner');
+  await page.waitForSelector('[aria-label="Cables"]');
   await new Promise((resolve) => setTimeout(resolve, 1500));
   await page.evaluate(() => {
     const longest = { ms: 0 };

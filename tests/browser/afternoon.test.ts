@@ -23,19 +23,19 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await clickText(page, '.walk a', 'JB-203, entry B');
   await waitForText(page, 'h1', 'JB-203, entry B');
   await clickText(page, '.judgement a', 'Defect level');
-  const owner = await page.waitForSelector('.detail input[list]');
+  const owner = await page.waitForSelector('.row-detail input[list]');
   await owner!.type('R. Tarn');
-  await clickText(page, '.detail button', 'Assign');
+  await clickText(page, '.row-detail button', 'Assign');
   await waitForText(page, '.ledger tr', 'Assigned');
-  await clickText(page, '.detail button', 'Mark as done');
+  await clickText(page, '.row-detail button', 'Mark as done');
   await waitForText(page, '.ledger tr', 'Done, not proven');
-  await clickText(page, '.detail button', 'Proven');
-  await waitForText(page, '.detail [role="alert"]', 're-inspection');
-  await (await page.$('.detail select'))!.select('2');
-  await clickText(page, '.detail button', 'Keep changes');
-  await waitForText(page, '.detail', 'Say why the level is changed');
+  await clickText(page, '.row-detail button', 'Proven');
+  await waitForText(page, '.row-detail [role="alert"]', 're-inspection');
+  await (await page.$('.row-detail select'))!.select('2');
+  await clickText(page, '.row-detail button', 'Keep changes');
+  await waitForText(page, '.row-detail', 'Say why the level is changed');
   await retype(page, 'Why the level is changed', 'isolated at the breaker');
-  await clickText(page, '.detail button', 'Keep changes');
+  await clickText(page, '.row-detail button', 'Keep changes');
   await waitForText(page, '.toast', 'The defect is changed');
   await clickText(page, '.toast button', 'Undo');
   await waitForText(page, '.toast', 'Undone');
@@ -44,7 +44,7 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   await page.goto(`${demo.served.address}/defects/?site=proving-ground`);
   await page.waitForSelector('.ledger');
   await clickText(page, '.line', 'JB-201, entry A');
-  await clickText(page, '.detail button', 'Proven');
+  await clickText(page, '.row-detail button', 'Proven');
   await choose(page, 'State', 'proven');
   await waitForText(page, '.ledger tr', 'Proven');
 

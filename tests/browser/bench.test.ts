@@ -86,8 +86,8 @@ describe('the bench', () => {
     await page.waitForSelector('.ledger');
     await (await labelled(page, 'Search defects')).type('JB-204, entry D');
     await clickText(page, '.line', 'JB-204, entry D');
-    await page.waitForSelector('.detail .photos img');
-    expect(await page.$eval('.detail', (e) => e.textContent)).toContain('0.42 mm too large');
+    await page.waitForSelector('.row-detail .photos img');
+    expect(await page.$eval('.row-detail', (e) => e.textContent)).toContain('0.42 mm too large');
 
     await waitForText(page, '[role="status"]', 'Everything sent');
     const csv = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/defects.csv/')).text();

@@ -67,7 +67,7 @@ describe('certificates', () => {
     await put(`${K1}.outer.rangeMm.1`, '18.3');
     // The copy of the size: its facts are confirmed with Enter, one after the other.
     await page.evaluate(() => {
-      const copies = [...document.querySelectorAll<HTMLElement>('[data-path="sheet.sizes"] > .list > .list-item > .list-buttons button')]; // prettier-ignore
+      const copies = [...document.querySelectorAll<HTMLElement>('[data-path="sheet.sizes"] > .wide > .list-item > .wide button')]; // prettier-ignore
       copies.find((b) => b.textContent === 'Copy')!.focus();
     });
     await page.keyboard.press('Enter');

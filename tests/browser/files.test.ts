@@ -18,7 +18,7 @@ beforeAll(async () => {
   const session = await page.createCDPSession();
   await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, browserContextId: page.browserContext().id }); // prettier-ignore
   await openAs(page, served, 'A. Vell', '/report/?site=proving-ground');
-  await page.waitForSelector('a.export');
+  await page.waitForSelector('.files a');
   await listen();
 });
 afterAll(async () => {
@@ -44,7 +44,7 @@ const gone = () => page.waitForFunction(() => !document.querySelector('.task'));
 
 describe('files of a site', () => {
   it('an export says how far it is, and arrives whole', async () => {
-    await page.click('a.export[href*="findings.csv"]');
+    await page.click('.files a[href*="findings.csv"]');
     await page.waitForSelector('.task');
     await gone();
     // It is drawn, not only there.
@@ -57,11 +57,11 @@ describe('files of a site', () => {
   });
 
   it('one that is cancelled stops, and nothing arrives', async () => {
-    await page.click('a.export[href*="findings.json"]');
+    await page.click('.files a[href*="findings.json"]');
     await page.waitForSelector('.task');
     await clickText(page, '.task button', 'Cancel');
     await gone();
-    await page.click('a.export[href*="sizes.csv"]');
+    await page.click('.files a[href*="sizes.csv"]');
     while (!readdirSync(folder).includes('proving-ground-sizes.csv')) await new Promise((resolve) => setTimeout(resolve, 50)); // prettier-ignore
     expect(readdirSync(folder)).not.toContain('proving-ground-findings.json');
   });

@@ -32,7 +32,7 @@ async function open(page: Page, path: string): Promise<void> {
     const root = document.querySelector<HTMLElement>(selector)!;
     const legend = root.querySelector<HTMLInputElement>(':scope > legend input[type="checkbox"]');
     if (legend && !legend.checked) return legend.click();
-    [...root.querySelectorAll<HTMLElement>(':scope > .list > button')]
+    [...root.querySelectorAll<HTMLElement>(':scope > .wide > button')]
       .find((b) => b.textContent === 'Add')!
       .click();
   }, at(path));

@@ -25,7 +25,7 @@ const readings = (page: Page, title: string): Promise<string[]> =>
       [
         ...(all
           .find((e) => e.getAttribute('aria-label') === words)
-          ?.querySelectorAll('.readings .figures, .readings button') ?? []),
+          ?.querySelectorAll('ul .figures, ul button') ?? []),
       ].map((e) => e.textContent ?? ''),
     title,
   );
@@ -79,11 +79,11 @@ describe('a make-off without the server', () => {
     const { port, data } = demo.served;
     await demo.served.stop();
     await clickText(page, '.pour-step button', 'Packed now');
-    await waitForText(page, '.own-clocks', 'Open and look');
+    await waitForText(page, '[aria-label="Clocks of this entry"]', 'Open and look');
     await page.type('.step.open .place-field input', '14');
     await page.keyboard.press('Enter');
     await waitForText(page, '.step.open .place-field', 'Read: 14');
-    await clickText(page, '.step.open .start-buttons button', 'Done');
+    await clickText(page, '.step.open button', 'Done');
     await waitForText(page, '.step.open h2', 'Wait for the cure');
     await waitForText(page, '.sync', 'waiting to send');
     await page.reload();

@@ -37,12 +37,12 @@ const VIEWS: [path: string, ready: string][] = [
   ['/certificates/?site=marrowick&tab=find&entry=mb-jb-201-a', '.candidate'],
   ['/certificates/?site=marrowick&tab=schedule', '.finder'],
   ['/mineral/?site=marrowick&cable=mb-cable-mi-03', 'canvas'],
-  ['/mineral/?site=marrowick&tab=link', '.link-columns'],
+  ['/mineral/?site=marrowick&tab=link', '[aria-label="Straight 1, mm"]'],
   ['/mineral/?site=marrowick&tab=marks', '.mineral-drawing'],
-  ['/mineral/?site=marrowick&cable=mb-cable-mi-11&tab=ends', '.both-ends'],
+  ['/mineral/?site=marrowick&cable=mb-cable-mi-11&tab=ends', '.mineral-drawing'],
   ['/makeoff/?site=marrowick&entry=mb-ax-34-m', '.ir-grid'],
   ['/transit/?site=marrowick&entry=mb-tr-3-c', '.face-block'],
-  ['/transit/?site=marrowick&entry=mb-tr-1-a&tab=plan', '.planner'],
+  ['/transit/?site=marrowick&entry=mb-tr-1-a&tab=plan', '[aria-label="Cables"]'],
   ['/transit/?site=marrowick&entry=mb-tr-4-b', '.sealed-face'],
   ['/defects/?site=marrowick', '.ledger'],
   ['/report/?site=marrowick', '.files'],
@@ -98,9 +98,9 @@ describe('every view', () => {
 
 describe('the browser’s Back', () => {
   it.each([
-    ['/certificates/?site=marrowick', 'Find a gland', '.find-gland, .finder', '.series'],
-    ['/mineral/?site=marrowick&cable=mb-cable-mi-03', 'Length of a link', '.link-columns', 'canvas'],
-    ['/transit/?site=marrowick&entry=mb-tr-1-a', 'Packing planner', '.planner', '.face-plate, .board'],
+    ['/certificates/?site=marrowick', 'Find a gland', '.finder', '.series'],
+    ['/mineral/?site=marrowick&cable=mb-cable-mi-03', 'Length of a link', '[aria-label="Straight 1, mm"]', 'canvas'],
+    ['/transit/?site=marrowick&entry=mb-tr-1-a', 'Packing planner', '[aria-label="Cables"]', '.face-plate, .board'],
   ])('of %s goes to the tab before, and forth again', async (path, tab, there, before) => {
     const { page, errors } = await openPage(demo.browser);
     await openAs(page, demo.served, 'A. Vell', path);
@@ -175,14 +175,14 @@ describe('the dossier', () => {
     await waitForText(page, '.records', 'TB-1, entry A');
 
     await clickText(page, '.records button', 'TB-1, entry A');
-    await clickText(page, '.table-head button', 'Remove');
+    await clickText(page, '.title button', 'Remove');
     await waitForText(page, 'main', 'Make the first entry');
     await clickText(page, '.toast button', 'Undo');
     await waitForText(page, '.records', 'TB-1, entry A');
 
     await clickText(page, '.dossier nav button', 'Areas');
     await clickText(page, '.records button', 'Hall');
-    await clickText(page, '.table-head button', 'Remove');
+    await clickText(page, '.title button', 'Remove');
     await waitForText(page, '.toast', 'is used by 1 enclosure');
 
     await waitForText(page, '[role="status"]', 'Everything sent');
@@ -205,7 +205,7 @@ describe('the dossier', () => {
     await openAs(page, demo.served, 'R. Tarn', '/dossier/?site=oxgate&table=enclosure');
     await clickText(page, '.records .line', '');
     await page.waitForSelector('.record-form');
-    await clickText(page, '.table-head button', 'Copy');
+    await clickText(page, '.title button', 'Copy');
     await waitForText(page, '.form-foot', 'copied, not confirmed');
     await fill(page, 'tag', 'OX-COPY');
     await clickText(page, '.form-foot button', 'Save');

@@ -28,14 +28,14 @@ describe('a barrier gland', () => {
     await untilOutcome(page, 'E-17', 'conforms');
     await clickText(page, 'button', 'Record a mixing');
     await retype(page, 'Batch on the label', 'OLD 1');
-    await page.$eval('.pour-form input[type=date]', (e) => {
+    await page.$eval('.bench-panel form input[type=date]', (e) => {
       const input = e as HTMLInputElement;
       Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(input, '2020-01-31');
       input.dispatchEvent(new Event('input', { bubbles: true }));
     });
-    await page.select('.pour-form select', 'yes');
+    await page.select('.bench-panel form select', 'yes');
     await retype(page, 'Temperature at mixing', '18,5');
-    await clickText(page, '.pour-form button', 'Packed just now');
+    await clickText(page, '.bench-panel form button', 'Packed just now');
     await clickText(page, 'button', 'Keep the mixing');
     await untilOutcome(page, 'E-17', 'fails');
     await waitForText(page, '[data-check="E-17"]', 'expired on 31 Jan 2020');
@@ -140,7 +140,7 @@ describe('the desk', () => {
     await waitForText(page, '.verdict', 'Answer the next question');
     for (const answer of ['no', 'no', 'no', 'yes']) {
       await page.$$eval(
-        '.path li:last-child button',
+        'main ol li:last-child button',
         (buttons, words) => buttons.find((b) => b.textContent === words)!.click(),
         answer,
       );

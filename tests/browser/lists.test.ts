@@ -15,7 +15,7 @@ describe('the site view', () => {
     await openAs(page, demo.served, 'A. Vell', '/site/?site=marrowick');
     await page.waitForSelector('.stops tr a');
     const matching = () =>
-      page.$eval('.stops .count', (e) => e.textContent!.split(' of ').map(Number) as [number, number]);
+      page.$eval('.stops [role=status]', (e) => e.textContent!.split(' of ').map(Number) as [number, number]);
     const [found, all] = await matching();
     expect(found).toBe(all);
     expect(await count(page, '.plan a')).toBe(all);
@@ -24,7 +24,7 @@ describe('the site view', () => {
 
     const search = await labelled(page, 'Search entries');
     await search.type('reversible jb-20');
-    await page.waitForFunction((n) => !document.querySelector('.stops .count')!.textContent!.startsWith(`${n} `), {}, all); // prettier-ignore
+    await page.waitForFunction((n) => !document.querySelector('.stops [role=status]')!.textContent!.startsWith(`${n} `), {}, all); // prettier-ignore
     for (const text of await texts(page, '.stops tr a')) expect(text).toMatch(/JB-20.*reversible/);
     expect(await count(page, '.plan a')).toBe((await matching())[0]);
 

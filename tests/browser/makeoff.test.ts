@@ -46,8 +46,8 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     await degrees.type('21');
     await page.click('.pour-step input[type="checkbox"]');
     await clickText(page, '.pour-step button', 'Mixed now');
-    await waitForText(page, '.own-clocks', 'Pack before it stiffens');
-    await clickText(page, '.step.open .start-buttons button', 'Done');
+    await waitForText(page, '[aria-label="Clocks of this entry"]', 'Pack before it stiffens');
+    await clickText(page, '.step.open button', 'Done');
     await waitForText(page, '.step.open h2', 'Pack from the middle');
     await waitForText(page, '[role="status"]', 'Everything sent');
     expect(first.errors).toEqual([]);
@@ -59,7 +59,7 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     await openAs(page, demo.served, 'A. Vell', '/makeoff/?site=marrowick&entry=mb-ax-32-a');
     await waitForText(page, '.step.open h2', 'Pack from the middle');
     await clickText(page, '.pour-step button', 'Packed now');
-    await waitForText(page, '.own-clocks', 'Open and look');
+    await waitForText(page, '[aria-label="Clocks of this entry"]', 'Open and look');
     await doStep(page);
     await waitForText(page, '.step.open h2', 'Wait for the cure');
     await clickText(page, '.pour-step button', 'Opened and looked at now');
@@ -81,7 +81,7 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     await waitForText(page, '.toast', 'more.');
     await page.goto(`${demo.served.address}/clocks/?site=marrowick`);
     await waitForText(page, '.clock-list li', 'Cured: open it');
-    await clickText(page, '.clock-where a', 'AX-32, entry A');
+    await clickText(page, '.clock-list a', 'AX-32, entry A');
     await waitForText(page, '.step.open h2', 'Wait for the cure');
     await clickText(page, '.pour-step button', 'Opened and looked at now');
     await waitForText(page, '.pour-step', 'Opened and looked at');
@@ -91,7 +91,7 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
       if (!last) await doStep(page);
       else {
         await answerStep(page);
-        await clickText(page, '.step.open .start-buttons button', 'Done');
+        await clickText(page, '.step.open button', 'Done');
         await waitForText(page, '.work', 'Every step is ticked');
         break;
       }
@@ -161,8 +161,8 @@ describe('the plan', () => {
     await clickText(page, '.step.open button', 'Done');
     await waitForText(page, '.toast', 'Answer the hold point first');
     await clickText(page, '.step.open button', 'Pass the hold point over');
-    await page.type('.pass-over input', 'no second spanner');
-    await clickText(page, '.pass-over button', 'Pass it over');
+    await (await labelled(page, 'Why it is passed over')).type('no second spanner');
+    await clickText(page, '.step.open form button', 'Pass it over');
     await waitForText(page, '.step.open h2', 'Inner seal back');
     await page.goto(`${demo.served.address}/bench/?site=marrowick&entry=mb-ax-34-c`);
     await waitForText(page, '[data-check="E-14"]', 'No second spanner.');
@@ -185,7 +185,7 @@ describe('the clocks', () => {
     await waitForText(page, '.toast', 'no lower than what is recorded');
     await page.$$eval('.toast button', (all) => all.at(-1)!.click());
     await clickText(page, '.clock-temperature button', 'Hold it there');
-    await waitForText(page, '.clock-temperature .live', '18.');
+    await waitForText(page, '.clock-temperature .figures', '18.');
     await field.type('2');
     await clickText(page, '.clock-temperature button', 'Record it');
     await waitForText(page, '.clock-list', 'stands still: too cold');

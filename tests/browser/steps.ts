@@ -54,7 +54,7 @@ export async function answerStep(page: Page): Promise<void> {
 export async function doStep(page: Page): Promise<void> {
   const before = await currentStep(page);
   await answerStep(page);
-  await clickText(page, '.step.open .start-buttons button', 'Done');
+  await clickText(page, '.step.open button', 'Done');
   await page.waitForFunction(
     (was) => !(document.querySelector('.step.open h2')?.textContent ?? '').includes(was),
     {},

@@ -62,8 +62,8 @@ describe('the transit board', () => {
     await fill(page, '.side-form input', 1, right[1]!);
     await clickText(page, '.side-form button[type="submit"]', 'Keep it');
     await waitForText(page, '.judgement', 'Both halves are peeled alike');
-    await fill(page, '.stack .recess input', 0, '19');
-    await clickText(page, '.stack .recess button', 'Keep it');
+    await fill(page, '.stack form input', 0, '19');
+    await clickText(page, '.stack form button', 'Keep it');
     await waitForText(page, '.judgement', 'it travelled too far');
     await (await page.waitForSelector('[aria-label^="Plate on row 1"]'))!.click();
     await waitForText(page, '.judgement', 'has no stay plate');
@@ -120,7 +120,7 @@ describe('the transit board', () => {
     expect(
       await page.$eval('.face-block[aria-pressed="true"]', (e) => e.textContent! + e.innerHTML),
     ).toContain('a check fails on it');
-    await clickText(page, '.side-switch button', 'Armour side');
+    await clickText(page, '[aria-label="Side"] button', 'Armour side');
     await (await block(page, 'C-TR-3B-101')).click();
     await waitForText(page, '[aria-label="Bonding"]', 'is predicted for the joint');
     await clickText(page, '[aria-label="Bonding"] button', 'Leads on');
@@ -142,14 +142,14 @@ describe('the transit board', () => {
     const { page, errors } = await open('pg-tr-1-a', 'plan');
     await retype(page, 'Wanted spare share', '90');
     await clickText(page, 'button', 'Pack it');
-    await waitForText(page, '.pack-steps', 'proven best');
+    await waitForText(page, 'ol[aria-live]', 'proven best');
     await waitForText(page, '[role="status"]', '90.0 % spare cannot be had');
     await waitForText(page, '.pack-plan', 'Peel cards');
     await clickText(page, 'button', 'Take this packing');
     await waitForText(page, '.stack', 'left');
     await waitForText(page, '.judgement', 'are not counted');
     await page.goto(`${demo.served.address}/transit/?site=proving-ground&entry=pg-tr-2-d&tab=plan`);
-    for (const size of ['13', '26', '39', '52']) await clickText(page, '.planner .check', size);
+    for (const size of ['13', '26', '39', '52']) await clickText(page, 'main fieldset label', size);
     await clickText(page, 'button', 'Pack it');
     await waitForText(page, '[role="alert"]', 'No block takes');
     expect(errors).toEqual([]);

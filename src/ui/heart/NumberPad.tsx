@@ -12,7 +12,7 @@ export function NumberPad({
 }) {
   const press = (key: string) => onChange(key === '←' ? value.slice(0, -1) : value + key);
   return (
-    <div className="pad" role="group" aria-label="Number pad">
+    <div className="pad" style={{ gridArea: 'pad' }} role="group" aria-label="Number pad">
       {KEYS.map((key) => (
         <button
           key={key}

@@ -1,4 +1,4 @@
-import { NativeSelect, TextInput } from '@mantine/core';
+import { Group, NativeSelect, TextInput } from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { Filter, List } from './use-list';
 
@@ -13,8 +13,9 @@ interface Props<R> {
 
 /** Search and filters over a list. */
 export const ListFilters = <R,>({ list, search, placeholder, filters, children }: Props<R>) => (
-  <div className="list-filters">
+  <Group className="list-filters" gap="xs" align="end" pb={10}>
     <TextInput
+      flex="2 1 180px"
       type="search"
       label={search}
       placeholder={placeholder}
@@ -23,6 +24,7 @@ export const ListFilters = <R,>({ list, search, placeholder, filters, children }
     />
     {filters.map(({ id, label, options }) => (
       <NativeSelect
+        flex="1 1 130px"
         key={id}
         label={label}
         value={list.query.only[id] ?? ''}
@@ -31,5 +33,5 @@ export const ListFilters = <R,>({ list, search, placeholder, filters, children }
       />
     ))}
     {children}
-  </div>
+  </Group>
 );

@@ -1,4 +1,4 @@
-import { Table, UnstyledButton } from '@mantine/core';
+import { Table, Text, UnstyledButton } from '@mantine/core';
 import { tableFeatures, useTable, type ColumnDef } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Fragment, useEffect, useRef, type ReactNode } from 'react';
@@ -52,9 +52,9 @@ export function ListTable<R>(props: ListTableProps<R>) {
   return (
     <section className={`list-table ${props.className ?? ''}`} aria-label={props.label}>
       <ListFilters list={list} search={props.search} placeholder={props.placeholder} filters={filters}>
-        <span className="quiet count" role="status">
+        <Text component="span" c="dimmed" mb="sm" role="status">
           {list.matching} of {list.of}
-        </span>
+        </Text>
         {props.beside}
       </ListFilters>
       {list.of === 0 && empty}
@@ -140,7 +140,7 @@ function Head<R>({ columns, list }: { columns: readonly Column<R>[]; list: List<
         {columns.map(({ id, title, sorts }) => (
           <Table.Th key={id} scope="col" aria-sort={list.query.sort === id ? 'ascending' : undefined}>
             {sorts ? (
-              <UnstyledButton className="sort" onClick={() => list.setSort(id)}>
+              <UnstyledButton className="sort" mih={40} td="underline" onClick={() => list.setSort(id)}>
                 {title}
                 <span aria-hidden="true">{list.query.sort === id ? ' ↓' : ''}</span>
               </UnstyledButton>

@@ -29,7 +29,7 @@ export function SideList<R>(props: SideListProps<R>) {
   const { label, source, filters = [], keyOf, current, onOpen, mark, empty, children } = props;
   const list = useList(source);
   return (
-    <aside className="side-list" aria-label={label}>
+    <aside className="side-list beside" aria-label={label}>
       <ListFilters list={list} search={props.search} placeholder={props.placeholder} filters={filters} />
       {list.of === 0 && empty}
       {list.of > 0 && list.matching === 0 && <p>Nothing matches. Clear the search.</p>}

@@ -1,5 +1,5 @@
+import { Button, Group } from '@mantine/core';
 import { fetched } from '../../ui/fetched';
-import { Button } from '@mantine/core';
 import { Suspense, useRef, useState } from 'react';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Finding } from '../../core/record/finding';
@@ -136,7 +136,7 @@ function Centre({
   const answers = useAnswers(judged, way);
   const selected = active?.place.id ?? null;
   return (
-    <main id="main" className="centre" tabIndex={-1}>
+    <main id="main" className="centre" style={{ gridArea: 'centre' }} tabIndex={-1}>
       <Title dossier={dossier} grade={grade} onGrade={onGrade} sealed={sealed} />
       <Section dossier={dossier} views={views} selected={selected} onSelect={onPlace} />
       <Places
@@ -247,25 +247,33 @@ function SideFoot({
 }) {
   const of = `?site=${dossier.site.id}&entry=${dossier.entry.id}`;
   return (
-    <section className="side-foot" aria-label="Record">
-      <Button component="a" variant="default" href={`/defects/${of}`}>
+    <Group
+      component="section"
+      className="side-foot"
+      gap={6}
+      justify="space-between"
+      p="4px 12px"
+      style={{ gridArea: 'side' }}
+      aria-label="Record"
+    >
+      <Button component="a" variant="default" px={9} href={`/defects/${of}`}>
         Defects
       </Button>
       {KINDS[kind.id].transit !== null && (
-        <Button component="a" variant="default" href={`/transit/${of}`}>
+        <Button component="a" variant="default" px={9} href={`/transit/${of}`}>
           Board
         </Button>
       )}
-      <Button component="a" variant="default" href={`/desk/${of}`}>
+      <Button component="a" variant="default" px={9} href={`/desk/${of}`}>
         Desk
       </Button>
-      <Button variant="default" onClick={onAsLeft} disabled={sealed}>
+      <Button variant="default" px={9} onClick={onAsLeft} disabled={sealed}>
         As left
       </Button>
-      <Button variant="default" onClick={onSeal} disabled={sealed}>
+      <Button variant="default" px={9} onClick={onSeal} disabled={sealed}>
         {sealed ? 'Sealed' : 'Seal'}
       </Button>
-    </section>
+    </Group>
   );
 }
 

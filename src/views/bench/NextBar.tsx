@@ -8,6 +8,7 @@ export function NextBar({ way, sealed, onSeal }: { way: Way; sealed: boolean; on
   return (
     <Button
       className="next-bar"
+      style={{ gridArea: 'next' }}
       variant={next ? 'default' : 'filled'}
       justify="space-between"
       disabled={sealed}

@@ -1,4 +1,4 @@
-import { Button, UnstyledButton } from '@mantine/core';
+import { Box, Button, Group, Paper, Text, UnstyledButton } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Reading, ReadingFault, Unit } from '../../core/record/types';
 import { moment } from '../../core/words/en/format';
@@ -48,13 +48,24 @@ export const PlaceCard = memo(function PlaceCard({
     // It grows with its readings.
   }, [eye, readings.length]);
   return (
-    <section ref={card} className={`place edge-${glyph}${selected ? ' selected' : ''}`} aria-label={title}>
-      <UnstyledButton className="place-head" onClick={() => onSelect(place.id)} aria-pressed={selected}>
+    <section ref={card} className={`place state-${glyph}${selected ? ' selected' : ''}`} aria-label={title}>
+      <UnstyledButton
+        className="line place-head"
+        w="100%"
+        onClick={() => onSelect(place.id)}
+        aria-pressed={selected}
+      >
         <SealGlyph state={glyph} label={`${title}: ${word}`} />
-        <b>{title}</b>
+        <Box component="b" flex={1}>
+          {title}
+        </Box>
         <b className={toneOf(glyph)}>{word}</b>
       </UnstyledButton>
-      {selected && <p className="how quiet">{placeHow(place)}</p>}
+      {selected && (
+        <Text size="xs" c="dimmed" mb={6}>
+          {placeHow(place)}
+        </Text>
+      )}
       <FitStrip
         unit={unit}
         limits={limits}
@@ -78,7 +89,7 @@ function Readings({ view, sealed, onSelect }: Pick<Props, 'view' | 'sealed' | 'o
   const { factor, decimals } = SHOWN[place.unit];
   const next = place.wanted > counted ? `Read ${counted + 1} of ${place.wanted}` : 'Read again';
   return (
-    <ul className="bare readings">
+    <Group component="ul" className="bare" gap={6}>
       {readings.map((reading) => (
         <Chip
           key={reading.id}
@@ -101,7 +112,7 @@ function Readings({ view, sealed, onSelect }: Pick<Props, 'view' | 'sealed' | 'o
           </Button>
         </li>
       )}
-    </ul>
+    </Group>
   );
 }
 
@@ -133,7 +144,7 @@ function Chip({ reading, text, tag, fault, sealed }: ChipProps) {
   const [open, setOpen] = useState(false);
   const note = fault ? `, does not count: ${READING_FAULT_WORDS[fault]}` : '';
   return (
-    <li>
+    <Box component="li" pos="relative">
       <Button
         variant="default"
         className={`chip${fault ? ' faulty' : ''}`}
@@ -150,7 +161,17 @@ function Chip({ reading, text, tag, fault, sealed }: ChipProps) {
         {fault && <span aria-hidden="true"> !</span>}
       </Button>
       {open && (
-        <div className="chip-menu">
+        <Paper
+          className="chip-menu"
+          pos="absolute"
+          style={{ zIndex: 5 }}
+          left={0}
+          top={50}
+          w={220}
+          p={10}
+          fz="sm"
+          bd="var(--hair) solid var(--ink)"
+        >
           <Provenance reading={reading} tag={tag} note={note} />
           {!sealed && (
             <Button
@@ -166,9 +187,9 @@ function Chip({ reading, text, tag, fault, sealed }: ChipProps) {
               Strike out
             </Button>
           )}
-        </div>
+        </Paper>
       )}
-    </li>
+    </Box>
   );
 }
 

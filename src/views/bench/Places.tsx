@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
+import { FieldGrid, WHOLE_ROW } from '../../ui/FieldGrid';
 import { PlaceCard } from './PlaceCard';
 import type { PlaceView } from './place-view';
 
@@ -21,7 +22,7 @@ export function Places({ views, guarded, selected, eye, sealed, onSelect }: Prop
     ({ place, readings }) => more || place.wanted > 0 || readings.length > 0 || place.id === selected,
   );
   return (
-    <div className="places">
+    <FieldGrid className="places" min={220} gap="14px" align="stretch" mt="sm">
       {shown.map((view) => (
         <PlaceCard
           key={view.place.id}
@@ -34,10 +35,10 @@ export function Places({ views, guarded, selected, eye, sealed, onSelect }: Prop
         />
       ))}
       {views.length > shown.length && (
-        <Button variant="default" className="more-places" onClick={() => setMore(true)}>
+        <Button variant="default" style={WHOLE_ROW} onClick={() => setMore(true)}>
           {views.length - shown.length} more places, measured only in doubt
         </Button>
       )}
-    </div>
+    </FieldGrid>
   );
 }

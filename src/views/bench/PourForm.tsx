@@ -5,6 +5,7 @@ import { now } from '../../client/clock';
 import type { Id } from '../../core/record/types';
 import { useAskBeforeLeaving } from '../../ui/leaving';
 import { fieldOf, useMeasure } from '../../ui/measure';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { device } from '../hand/hand';
 import { tryGive } from '../hand/give';
@@ -40,31 +41,33 @@ export default function PourForm(props: PourFormProps) {
     form.setFieldValue('packedAt', local(now()));
   };
   return (
-    <form className="pour-form" noValidate onSubmit={form.onSubmit(save)}>
-      <TextInput label="Batch on the label" maxLength={60} {...form.getInputProps('batch')} />
-      <TextInput type="date" label="Expires" {...form.getInputProps('expires')} />
-      <NativeSelect
-        label="Ratio of the sheet kept"
-        data={[{ value: '', label: 'not recorded' }, 'yes', 'no']}
-        {...form.getInputProps('ratio')}
-      />
-      <TextInput type="datetime-local" label="Mixed at" {...form.getInputProps('mixedAt')} />
-      <TextInput type="datetime-local" label="Packed at" {...form.getInputProps('packedAt')} />
-      <Button variant="default" onClick={justNow}>
-        Packed just now
-      </Button>
-      <MeasureInput label="Temperature at mixing" {...fieldOf(temperature)} />
-      {problem && (
-        <p role="alert" className="tone-failed">
-          {problem}
-        </p>
-      )}
-      <div>
-        <Button type="submit">Keep the mixing</Button>{' '}
-        <Button variant="default" onClick={props.onDone}>
-          Cancel
+    <form noValidate onSubmit={form.onSubmit(save)}>
+      <FieldGrid min={180} fit>
+        <TextInput label="Batch on the label" maxLength={60} {...form.getInputProps('batch')} />
+        <TextInput type="date" label="Expires" {...form.getInputProps('expires')} />
+        <NativeSelect
+          label="Ratio of the sheet kept"
+          data={[{ value: '', label: 'not recorded' }, 'yes', 'no']}
+          {...form.getInputProps('ratio')}
+        />
+        <TextInput type="datetime-local" label="Mixed at" {...form.getInputProps('mixedAt')} />
+        <TextInput type="datetime-local" label="Packed at" {...form.getInputProps('packedAt')} />
+        <Button variant="default" onClick={justNow}>
+          Packed just now
         </Button>
-      </div>
+        <MeasureInput label="Temperature at mixing" {...fieldOf(temperature)} />
+        {problem && (
+          <p role="alert" className="tone-failed">
+            {problem}
+          </p>
+        )}
+        <div>
+          <Button type="submit">Keep the mixing</Button>{' '}
+          <Button variant="default" onClick={props.onDone}>
+            Cancel
+          </Button>
+        </div>
+      </FieldGrid>
     </form>
   );
 }

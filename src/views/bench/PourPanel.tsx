@@ -1,6 +1,6 @@
+import { Button, Group } from '@mantine/core';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import { KINDS } from '../../core/kinds/kinds';
@@ -112,7 +112,7 @@ function PourLater({ pour }: { pour: Pour }) {
     give('pour.edit', { id: pour.id, set: { lowestC: value } }, 'The lowest temperature is kept.');
   };
   return (
-    <span className="look-foot">
+    <Group component="span" gap={6}>
       <MeasureInput label="Lowest since packing" {...fieldOf(lowest)} />
       <Button variant="default" onClick={keep}>
         Keep
@@ -125,6 +125,6 @@ function PourLater({ pour }: { pour: Pour }) {
           Opened and looked at now
         </Button>
       )}
-    </span>
+    </Group>
   );
 }

@@ -44,7 +44,7 @@ export function Section({
           leaders={leadersOf(drawing, states)}
           aspect={ASPECT}
         />
-        <Button variant="default" className="save-drawing" onClick={save}>
+        <Button variant="default" className="save-drawing" pos="absolute" right={8} top={8} onClick={save}>
           Save as SVG
         </Button>
       </div>

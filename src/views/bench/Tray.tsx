@@ -1,4 +1,4 @@
-import { Button, Kbd, NativeSelect } from '@mantine/core';
+import { Box, Button, Group, Kbd, NativeSelect, Text } from '@mantine/core';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import type { InstrumentLine } from '../../core/instrument/line';
 import { sends } from '../../core/instrument/simulator';
@@ -50,7 +50,7 @@ export function Tray({
   return (
     <>
       {pad && <NumberPad value={field.text} onChange={field.set} onEnter={field.enter} />}
-      <footer className="tray">
+      <Group component="footer" className="tray" gap="xs" wrap="nowrap" style={{ gridArea: 'tray' }}>
         <TakeButton taking={taking} sealed={sealed} />
         <Button variant="default" onClick={onRaise}>
           Raise defect <Kbd ml={6}>D</Kbd>
@@ -71,7 +71,7 @@ export function Tray({
         >
           123
         </Button>
-      </footer>
+      </Group>
     </>
   );
 }
@@ -84,8 +84,13 @@ function Typing({
   sealed,
 }: Pick<Props, 'title' | 'quantity' | 'sealed'> & { field: ReturnType<typeof useTyped> }) {
   return (
-    <form
+    <Group
+      component="form"
       className="typing"
+      gap={6}
+      align="end"
+      wrap="nowrap"
+      pos="relative"
       onSubmit={(event) => {
         event.preventDefault();
         field.enter();
@@ -107,7 +112,7 @@ function Typing({
       <Button type="submit" variant="default" className="enter-key" disabled={sealed}>
         Enter
       </Button>
-    </form>
+    </Group>
   );
 }
 
@@ -154,25 +159,42 @@ function TakeButton({ taking, sealed }: { taking: Taking; sealed: boolean }) {
 function InHand({ taking: { instrument, instruments, choose } }: { taking: Taking }) {
   const line = useInstrument();
   return (
-    <div className="instrument">
+    <Group
+      className="instrument"
+      flex="1 1 190px"
+      gap={6}
+      align="flex-end"
+      justify="space-between"
+      wrap="nowrap"
+    >
       <div>
-        <output className="figures" aria-label="Live value">
+        <Text
+          component="output"
+          className="figures"
+          display="block"
+          fz={18}
+          fw={700}
+          mih={40}
+          aria-label="Live value"
+        >
           {liveWords(instrument, line)}
-        </output>
-        <small className="quiet">{instrument ? uncertaintyWords(instrument) : 'none on file'}</small>
+        </Text>
+        <Text fz={12} c="dimmed" className="fine">
+          {instrument ? uncertaintyWords(instrument) : 'none on file'}
+        </Text>
       </div>
-      <div>
+      <Box flex="0 1 140px">
         <NativeSelect
           aria-label="Instrument"
           value={instrument?.id ?? ''}
           data={instruments.map(({ id, tag }) => ({ value: id, label: tag }))}
           onChange={(event) => choose(event.target.value)}
         />
-        <small className={line?.fault ? 'tone-failed' : 'quiet'}>
+        <Text fz={12} className={`fine ${line?.fault ? 'tone-failed' : 'quiet'}`}>
           {instrument && calibrationWords(instrument, line)}
-        </small>
-      </div>
-    </div>
+        </Text>
+      </Box>
+    </Group>
   );
 }
 

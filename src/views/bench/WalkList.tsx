@@ -25,7 +25,7 @@ export const WalkList = memo(function WalkList({ round, current, onOpen }: Props
   const { drawn, before, after, measure, lying } = useWindow(box, round.entries, stop);
   const room = lying ? { paddingLeft: before, paddingRight: after } : { paddingTop: before, paddingBottom: after }; // prettier-ignore
   return (
-    <nav className="walk" aria-label="Walk" ref={box}>
+    <nav className="walk" style={{ gridArea: 'walk' }} aria-label="Walk" ref={box}>
       <h2>
         Walk, stop {stop + 1} of {round.entries.length}
       </h2>
@@ -90,6 +90,7 @@ function Stop({ id, status, onOpen }: { id: Id; status: EntryStatus | null; onOp
   if (!entry || !tag) return null;
   return (
     <a
+      className="line"
       href={`/bench/?entry=${id}`}
       onClick={(event) => {
         if (event.ctrlKey || event.metaKey) return;

@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { readQuantity, shownQuantity } from '../../core/quantity/quantity';
@@ -117,7 +118,7 @@ const BARE: Omit<Cable, 'id' | 'site'> = {
 /** The fields of that cable. */
 export function CableFields({ cable }: { cable: CableChoice }) {
   return (
-    <div className="cable-fields">
+    <FieldGrid min={190} gap="0 16px" align="start">
       <Later>
         <RecordSelect
           label="Cable of the site"
@@ -138,7 +139,7 @@ export function CableFields({ cable }: { cable: CableChoice }) {
         />
       ))}
       <NativeSelect
-        className="field"
+        mb="xs"
         label="Armour"
         value={cable.armour()}
         onChange={(event) => cable.setArmour(event.target.value as ArmourType)}
@@ -147,6 +148,6 @@ export function CableFields({ cable }: { cable: CableChoice }) {
           <option key={one}>{one}</option>
         ))}
       </NativeSelect>
-    </div>
+    </FieldGrid>
   );
 }

@@ -1,4 +1,5 @@
-import { Button } from '@mantine/core';
+import { Box, Button, Group, Text } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import type { Candidate } from '../../core/finder/candidate';
 import type { Supply } from '../../core/finder/supply';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -25,19 +26,21 @@ export function CandidateRow(props: CandidateProps) {
   const { candidate, placed, chart } = props;
   const { certificate, size, verdict, dimensions, washer } = candidate;
   return (
-    <li className={`candidate ${verdict}`}>
+    <li className={`candidate edge state-${verdict} ${verdict}`}>
       <CandidateHead {...candidate} />
-      <div className="candidate-strips">
+      <FieldGrid min={290} gap="4px 22px" my={6}>
         {dimensions.map((dimension) => (
           <CandidateStrip key={dimension.place} dimension={dimension} />
         ))}
-      </div>
+      </FieldGrid>
       <ChartWords chart={chart} size={size.size} verdict={verdict} />
       {certificate.state !== 'valid' && (
-        <p className="tone-failed">The certificate is {certificate.state}.</p>
+        <Text my={4} className="tone-failed">
+          The certificate is {certificate.state}.
+        </Text>
       )}
       {placed && <Joined {...candidate} />}
-      {washer.length > 0 && <p>Sealing washer: {washer.join('; ')}.</p>}
+      {washer.length > 0 && <Text my={4}>Sealing washer: {washer.join('; ')}.</Text>}
       <Reasons {...candidate} />
       {verdict !== 'no' && placed && <CandidateFoot {...props} />}
     </li>
@@ -46,7 +49,7 @@ export function CandidateRow(props: CandidateProps) {
 
 function CandidateHead({ certificate, size, verdict, dimensions, barrier, centrality, ringFace }: Candidate) {
   return (
-    <header>
+    <Group component="header" gap="4px 12px">
       <SealGlyph state={VERDICT_GLYPHS[verdict]} label={VERDICT_WORDS[verdict]} />
       <b>
         {certificate.number}, {size.size}
@@ -56,33 +59,36 @@ function CandidateHead({ certificate, size, verdict, dimensions, barrier, centra
         {ringFace && `, ring ${ringFace}`}
         {barrier && ', barrier'}
       </span>
-      <span className="verdict-word">
+      <Text component="b" ml="auto">
         {VERDICT_WORDS[verdict]}
         {verdict !== 'no' &&
           dimensions.length > 0 &&
           `, ${Math.round(Math.max(0, centrality) * 100)} % central`}
-      </span>
-    </header>
+      </Text>
+    </Group>
   );
 }
 
 const Joined = ({ connection }: Candidate) => (
-  <p className={connection.how === 'impossible' || connection.note === 'near-miss' ? 'tone-failed' : ''}>
+  <Text
+    my={4}
+    className={connection.how === 'impossible' || connection.note === 'near-miss' ? 'tone-failed' : ''}
+  >
     {connectionWords(connection)}
-  </p>
+  </Text>
 );
 
 const TONES: Record<string, string> = { fails: 'tone-failed', marginal: 'tone-close' };
 
 const Reasons = ({ said }: Candidate) =>
   said.length > 0 && (
-    <ul className="said">
+    <Box component="ul" my={4} pl={20}>
       {said.map((one, i) => (
         <li key={i} className={TONES[one.outcome] ?? 'tone-unread'}>
           {sentence(one)} {settling(one)} <small>{one.check}</small>
         </li>
       ))}
-    </ul>
+    </Box>
   );
 
 function CandidateFoot({ candidate, dossier: { entry }, parts }: CandidateProps) {
@@ -98,7 +104,7 @@ function CandidateFoot({ candidate, dossier: { entry }, parts }: CandidateProps)
       `${certificate.number}, ${size.size} is chosen for entry ${entry.label}.${connection.adaptor ? ' Record its adaptor, as marked, on the entry when it is fitted.' : ''}`,
     );
   return (
-    <footer>
+    <Group component="footer" gap="md" justify="space-between">
       <small className="quiet">{parts.map(([part, n]) => `${n} × ${supplyTitle(part)}`).join('; ')}</small>
       {isFitted ? (
         <Button component="a" variant="default" href={`/makeoff/?site=${entry.site}&entry=${entry.id}`}>
@@ -109,7 +115,7 @@ function CandidateFoot({ candidate, dossier: { entry }, parts }: CandidateProps)
           Choose it
         </Button>
       )}
-    </footer>
+    </Group>
   );
 }
 
@@ -125,15 +131,19 @@ function ChartWords({ chart, size, verdict }: ChartWordsProps) {
   const proposes = `The sheet’s chart proposes ${chart} by cores and conductor area`;
   if (chart === size) {
     return verdict === 'no' ? (
-      <p className="tone-close">{proposes}; it does not fit. The measurement decides.</p>
+      <Text my={4} className="tone-close">
+        {proposes}; it does not fit. The measurement decides.
+      </Text>
     ) : (
-      <p className="quiet">{proposes} too.</p>
+      <Text my={4} className="quiet">
+        {proposes} too.
+      </Text>
     );
   }
   if (verdict === 'no') return null;
   return (
-    <p className="tone-close">
+    <Text my={4} className="tone-close">
       {proposes}; the measurement says {size}. The measurement decides.
-    </p>
+    </Text>
   );
 }

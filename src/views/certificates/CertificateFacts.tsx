@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import type { Certificate } from '../../core/record/types';
 import { day, figure, limits } from '../../core/words/en/format';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
@@ -5,13 +6,13 @@ import { jointTitle, SCHOOL_WORDS } from '../../core/words/en/kinds/titles';
 
 /** What the certificate says beside its ranges. */
 export const CertificateFacts = ({ certificate }: { certificate: Certificate }) => (
-  <dl className="facts">
+  <dl>
     {[...markedFacts(certificate), ...sheetFacts(certificate.sheet), ...conditions(certificate)].map(
       ([name, value]) => (
-        <div key={name}>
+        <Fragment key={name}>
           <dt>{name}</dt>
           <dd>{value}</dd>
-        </div>
+        </Fragment>
       ),
     )}
   </dl>

@@ -3,7 +3,6 @@ import { Later } from '../../ui/Later';
 import { TabBar } from '../../ui/TabBar';
 import { Root } from '../frame/Root';
 import { tabKeys, useViewKeys } from '../frame/view-keys';
-import './certificates.css';
 import { Series } from './Series';
 import { tabIn, useAddress } from '../hand/address';
 
@@ -24,7 +23,7 @@ export default function Certificates() {
   return (
     <Root view="certificates">
       {({ slice, site }) => (
-        <div className="certificates">
+        <div>
           <TabBar
             landmarks
             label="Certificates"

@@ -1,3 +1,5 @@
+import { Text } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
@@ -23,9 +25,9 @@ export default function FindGland({ slice, site }: { slice: Slice; site: Id }) {
   const chosen = entryId ? dossierOf(slice, entryId, currentRound(slice, entryId, site)) : null;
   const anywhere = chosen ?? (entries[0] ? dossierOf(slice, entries[0].value, null) : null);
   return (
-    <main id="main" className="finder" tabIndex={-1}>
+    <main id="main" className="page finder" tabIndex={-1}>
       <h1>Find a gland</h1>
-      <div className="cable-fields">
+      <FieldGrid min={190} gap="0 16px" align="start">
         <RecordSelect
           label="Into the entry"
           value={entryId}
@@ -34,12 +36,12 @@ export default function FindGland({ slice, site }: { slice: Slice; site: Id }) {
           onChange={setEntry}
         />
         {chosen?.cable && !cable.chosen && (
-          <p className="quiet own-cable">
+          <Text c="dimmed" style={{ gridColumn: 'span 2', alignSelf: 'center' }}>
             Cable {chosen.cable.tag} of the entry: as measured where it was read, else by its record,
             tolerance {known(chosen.cable.toleranceMm, 'mm')}. Type other figures below to try another cable.
-          </p>
+          </Text>
         )}
-      </div>
+      </FieldGrid>
       <CableFields cable={cable} />
       {anywhere ? (
         <Ranking slice={slice} site={site} dossier={anywhere} placed={chosen !== null} cable={cable} />

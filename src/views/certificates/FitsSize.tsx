@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { NativeSelect } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { CandidateJudge } from '../../core/finder/candidate';
@@ -30,7 +31,8 @@ export default function FitsSize({ slice, certificate }: { slice: Slice; certifi
   return (
     <>
       <NativeSelect
-        className="field short"
+        maw={220}
+        mb="xs"
         label="Size"
         value={size.size}
         onChange={(event) => setName(event.target.value)}
@@ -40,17 +42,17 @@ export default function FitsSize({ slice, certificate }: { slice: Slice; certifi
         ))}
       </NativeSelect>
       {found.length === 0 && <p>No cable of the site fits this size.</p>}
-      <ul className="bare touched">
+      <FieldGrid component="ul" className="bare" min={220} gap="0 16px" mb="sm">
         {found.map(({ need, where, candidate }) => (
           <li key={`${need.cable.id} ${endWords(where)}`}>
-            <span>
+            <span className="line">
               <SealGlyph state={VERDICT_GLYPHS[candidate.verdict]} label={VERDICT_WORDS[candidate.verdict]} />{' '}
               {need.cable.tag}
               <small className="quiet"> {endWords(where)}</small>
             </span>
           </li>
         ))}
-      </ul>
+      </FieldGrid>
     </>
   );
 }

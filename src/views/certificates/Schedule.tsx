@@ -23,7 +23,7 @@ export default function Schedule({ slice, site }: { slice: Slice; site: Id }) {
   const { proposals, state, problem } = run;
   const parts = useMemo(() => partsOf(slice, proposals), [proposals, slice]);
   return (
-    <main id="main" className="finder" tabIndex={-1}>
+    <main id="main" className="page finder" tabIndex={-1}>
       <h1>A gland for every cable</h1>
       <p>Each end of each cable against every size on file, by the rules that judge the finished entry.</p>
       <Group gap="sm">

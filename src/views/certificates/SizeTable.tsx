@@ -1,4 +1,4 @@
-import { Table } from '@mantine/core';
+import { Box, Table } from '@mantine/core';
 import type { Certificate } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
 
@@ -13,7 +13,7 @@ export function SizeTable({ certificate: { sheet } }: { certificate: Certificate
   return (
     <details>
       <summary>The same as a table</summary>
-      <div className="wide-table">
+      <Box style={{ overflowX: 'auto' }}>
         <Table>
           <Table.Thead>
             <Table.Tr>
@@ -40,7 +40,7 @@ export function SizeTable({ certificate: { sheet } }: { certificate: Certificate
             ))}
           </Table.Tbody>
         </Table>
-      </div>
+      </Box>
     </details>
   );
 }

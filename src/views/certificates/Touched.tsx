@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { Button } from '@mantine/core';
 import type { Slice } from '../../core/record/slice';
 import type { Certificate, EntryStatus } from '../../core/record/types';
@@ -36,16 +37,16 @@ export function Touched({ slice, certificate }: { slice: Slice; certificate: Cer
           ? 'No entry rests on it'
           : `${entries.length} ${entries.length === 1 ? 'entry rests' : 'entries rest'} on it`}
       </h2>
-      <ul className="bare touched">
+      <FieldGrid component="ul" className="bare touched" min={220} gap="0 16px" mb="sm">
         {list.rows.map(({ entry, state, title }) => (
           <li key={entry.id}>
-            <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
+            <a className="line" href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
               {state && <SealGlyph state={glyphOfState(state)} label={STATE_WORDS[state]} />} {title}
               <small className="quiet"> {entry.size ?? 'no size'}</small>
             </a>
           </li>
         ))}
-      </ul>
+      </FieldGrid>
       {list.matching > list.rows.length && (
         <Button variant="default" mr="sm" onClick={list.more}>
           More of them

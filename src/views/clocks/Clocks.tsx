@@ -1,3 +1,4 @@
+import { Box, Group, Stack } from '@mantine/core';
 import type { Clock } from '../../core/makeoff/clocks';
 import type { Id } from '../../core/record/types';
 import { figure } from '../../core/words/en/format';
@@ -11,7 +12,6 @@ import { Root, type ViewProps } from '../frame/Root';
 import { clocksHere } from '../hand/alarm';
 import { clockAddress } from '../hand/clock-address';
 import { useNow } from '../hand/use-now';
-import './clocks.css';
 import { Signals } from './Signals';
 import { Temperature } from './Temperature';
 
@@ -32,7 +32,7 @@ function ClocksOf({ state: { slice, site } }: ViewProps) {
   const nowMs = useNow(1000);
   const { clocks } = clocksHere(site, nowMs);
   return (
-    <main id="main" className="clocks" tabIndex={-1}>
+    <Box component="main" id="main" className="page" maw={1100} tabIndex={-1}>
       <header className="title">
         <h1>Clocks</h1>
         <p>
@@ -48,7 +48,7 @@ function ClocksOf({ state: { slice, site } }: ViewProps) {
         minimum it stands still. An insulation test is too old to seal by once the window of its cable has
         passed.
       </p>
-    </main>
+    </Box>
   );
 }
 
@@ -95,13 +95,15 @@ function Running({ clocks, site, nowMs }: RunningProps) {
       {clocks.length > 0 && list.matching === 0 && <p>No clock matches. Clear the search.</p>}
       <ul className="bare clock-list">
         {list.rows.map((clock) => (
-          <li key={clock.id}>
+          <Group component="li" key={clock.id} grow style={{ borderBottom: 'var(--hair) solid var(--rule)' }}>
             <ClockRing clock={clock} nowMs={nowMs} />
-            <div className="clock-where">
-              <a href={clockAddress(clock, site)}>{whereWords(clock.where)}</a>
+            <Stack gap={0}>
+              <a className="line" href={clockAddress(clock, site)}>
+                {whereWords(clock.where)}
+              </a>
               <small className="quiet">{clockWhat(clock.compound)}</small>
-            </div>
-          </li>
+            </Stack>
+          </Group>
         ))}
       </ul>
     </>

@@ -1,4 +1,4 @@
-import { Checkbox } from '@mantine/core';
+import { Checkbox, Fieldset } from '@mantine/core';
 import { useState } from 'react';
 import { alarmState, askForNotifications, ring, setSound } from '../hand/alarm';
 
@@ -6,7 +6,7 @@ import { alarmState, askForNotifications, ring, setSound } from '../hand/alarm';
 export function Signals() {
   const [state, setState] = useState(alarmState);
   return (
-    <fieldset className="signals">
+    <Fieldset variant="unstyled" fz="sm">
       <legend>When one is due</legend>
       <Checkbox
         size="md"
@@ -27,6 +27,6 @@ export function Signals() {
           void askForNotifications(event.currentTarget.checked).then(() => setState(alarmState()))
         }
       />
-    </fieldset>
+    </Fieldset>
   );
 }

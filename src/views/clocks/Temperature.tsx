@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { useEffect } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
@@ -52,7 +52,7 @@ function TemperatureForm({ pours, thermometer }: { pours: readonly Id[]; thermom
     );
   };
   return (
-    <div className="place-row">
+    <Group className="place-row" gap="0 12px" align="flex-end">
       <MeasureInput
         label="Read now"
         placeholder={line?.value != null ? figure(line.value, 1) : ''}
@@ -60,7 +60,7 @@ function TemperatureForm({ pours, thermometer }: { pours: readonly Id[]; thermom
       />
       {thermometer && <LiveThermometer thermometer={thermometer} />}
       <Button onClick={keep}>Record it</Button>
-    </div>
+    </Group>
   );
 }
 
@@ -79,10 +79,10 @@ function LiveThermometer({ thermometer: { tag } }: { thermometer: Instrument }) 
   const target = useMeasure('temperature', 18);
   return (
     <>
-      <p className="figures live">
+      <Text className="figures" miw={220}>
         {tag}: {line?.value != null ? `${figure(line.value, 1)} °C` : '– –'}
         {line && !line.stable && line.value !== null && ', creeping'}
-      </p>
+      </Text>
       <MeasureInput label="The simulated sensor stands in" {...fieldOf(target)} />
       <Button
         variant="default"

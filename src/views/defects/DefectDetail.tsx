@@ -1,4 +1,4 @@
-import { Button, Textarea, TextInput } from '@mantine/core';
+import { Button, Textarea, TextInput, Group } from '@mantine/core';
 import { useState } from 'react';
 import { defectStatement } from '../../core/words/en/defects';
 import { NEXT_STATES } from '../../core/record/defect-states';
@@ -23,7 +23,7 @@ interface DefectDetailProps {
 /** One defect: what is wrong, what is done about it, by whom and when, and what happened so far. */
 export default function DefectDetail({ defect, overdue }: DefectDetailProps) {
   return (
-    <div className="detail">
+    <Group gap={28} align="flex-start" px="md" pb="md">
       <div>
         <WhatIsWrong defect={defect} />
         <PhotoRow photos={defect.photos} />
@@ -37,7 +37,7 @@ export default function DefectDetail({ defect, overdue }: DefectDetailProps) {
         <DefectHistory defect={defect} />
       </div>
       <DefectFields defect={defect} overdue={overdue} />
-    </div>
+    </Group>
   );
 }
 

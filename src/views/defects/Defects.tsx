@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Box, Button } from '@mantine/core';
 import { useState } from 'react';
 import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
@@ -40,7 +40,7 @@ function Ledger({ state }: ViewProps) {
   // A defect that somebody was led to is shown whatever its state.
   const led = parameter('defect') !== null || parameter('entry') !== null;
   return (
-    <main id="main" className="defects">
+    <Box component="main" id="main" className="page" maw={1240} w="100%" mx="auto">
       <div className="title">
         <h1>Defects</h1>
         <Button component="a" variant="default" href={exportAddress(site, 'defects.csv')} download>
@@ -67,7 +67,7 @@ function Ledger({ state }: ViewProps) {
             <DefectDetail defect={defect} overdue={overdue} />
           </Later>
         )}
-        rowClass={({ defect }) => `level-${defect.severity}`}
+        rowClass={({ defect: { severity } }) => `level-${severity} state-${LEVEL_STATES[severity]}`}
         beside={entry && <Button variant="default" onClick={() => setEntry(null)}>One entry only ×</Button>}
         empty={
           <div className="empty">
@@ -76,9 +76,12 @@ function Ledger({ state }: ViewProps) {
           </div>
         }
       />
-    </main>
+    </Box>
   ); // prettier-ignore
 }
+
+/** How the mark of a level is coloured. */
+const LEVEL_STATES = { 4: 'failed', 3: 'failed', 2: 'close', 1: 'none' } as const;
 
 const FILTERS: readonly Filter[] = [
   {

@@ -1,3 +1,5 @@
+import { Box } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { isSoft } from '../../core/measuring/soft';
 import { agreement } from '../../core/measuring/agreement';
 import { diameterOf, groupsOf, type Dossier } from '../../core/rulebook/dossier';
@@ -26,11 +28,11 @@ export function AgreementTool({ dossier }: { dossier: Dossier | null }) {
   const result = resultOf(figures);
   return (
     <>
-      <div className="desk-form">
+      <FieldGrid min={264} gap="10px 18px" align="start" mt="xs">
         <FigureFields figures={figures} fields={FIELDS} />
-      </div>
+      </FieldGrid>
       {result && (
-        <div className="desk-result two">
+        <FieldGrid min={360} gap="20px" align="start" fit>
           <div>
             <Verdict good={result.agrees}>
               Outer less inner sheath is {figure(result.foundMm)} mm; armour and sheath by the record give{' '}
@@ -39,7 +41,7 @@ export function AgreementTool({ dossier }: { dossier: Dossier | null }) {
             </Verdict>
           </div>
           <Layers figures={figures} />
-        </div>
+        </FieldGrid>
       )}
     </>
   );
@@ -83,8 +85,8 @@ function Layers({ figures: { length } }: { figures: Figures<Names> }) {
   if (!innerMm || !armourMm || !sheathMm || !inner || !outer) return null;
   const drawing = drawLayers({ innerMm, armourMm, sheathMm }, { innerMm: inner, outerMm: outer });
   return (
-    <div className="desk-drawing">
+    <Box className="desk-drawing" maw={640} mb="sm">
       <DrawingView drawing={drawing} states={{}} aspect={1.3} shownPx={360} />
-    </div>
+    </Box>
   );
 }

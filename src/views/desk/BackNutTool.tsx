@@ -1,4 +1,5 @@
-import { Button, Table } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
+import { Button, Table, Box } from '@mantine/core';
 import type { BackNutSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { gapScale } from '../../core/rulebook/gap-scale';
@@ -31,9 +32,9 @@ export function BackNutTool({ dossier }: { dossier: Dossier | null }) {
   const scale = scaleOf(figures);
   return (
     <>
-      <div className="desk-form">
+      <FieldGrid min={264} gap="10px 18px" align="start" mt="xs">
         <FigureFields figures={figures} fields={FIELDS} />
-      </div>
+      </FieldGrid>
       <div className="desk-result">
         {scale.reversed && (
           <Verdict good={null}>The scale has to run from a thinner to a thicker cable.</Verdict>
@@ -113,12 +114,14 @@ function ScaleDrawing({ drawing }: { drawing: Drawing }) {
   const view = <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={560} />; // prettier-ignore
   return (
     <>
-      <div className="desk-drawing">{view}</div>
+      <Box className="desk-drawing" maw={640} mb="sm">
+        {view}
+      </Box>
       <Button variant="default" onClick={() => window.print()}>
         Print the scale at its true size
       </Button>
       <section
-        className="print-scale"
+        className="paper-only print-scale"
         aria-hidden="true"
         style={{ width: `${right - left}mm`, height: `${bottom - top}mm` }}
       >

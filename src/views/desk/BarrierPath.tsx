@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Stack, Group } from '@mantine/core';
 import { useState } from 'react';
 import {
   barrierAnswers,
@@ -64,7 +64,7 @@ export function BarrierPath({ dossier }: { dossier: Dossier | null }) {
           Start again
         </Button>
       </div>
-      <ol className="path">
+      <Stack component="ol" gap="sm">
         {asked.map(([question, answer]) => (
           <Question
             key={question}
@@ -73,7 +73,7 @@ export function BarrierPath({ dossier }: { dossier: Dossier | null }) {
             onAnswer={(value) => setAnswers({ ...answers, [question]: value })}
           />
         ))}
-      </ol>
+      </Stack>
     </>
   );
 }
@@ -86,13 +86,13 @@ interface QuestionProps {
 
 const Question = ({ words, answer, onAnswer }: QuestionProps) => (
   <li>
-    <span>{words}</span>
-    <span className="choice">
+    {words}
+    <Group gap={6} my={4}>
       {[true, false].map((value) => (
         <Toggle key={String(value)} on={answer === value} onClick={() => onAnswer(value)}>
           {value ? 'yes' : 'no'}
         </Toggle>
       ))}
-    </span>
+    </Group>
   </li>
 );

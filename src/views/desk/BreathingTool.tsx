@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { Button, Table, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import {
@@ -45,11 +46,11 @@ export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
         fall from {START_KPA.toFixed(2)} to {END_KPA.toFixed(2)} kPa in less than 5 s.
         {dossier?.cable && ` Sample of cable ${dossier.cable.tag}.`}
       </p>
-      <div className="breathing">
+      <FieldGrid min={330} gap="24px" align="start" fit>
         <div>
           <Readings rows={rows} onRows={setRows} />
           <TextInput
-            className="field"
+            mb="xs"
             label="Drift of the vessel’s temperature, K"
             classNames={{ input: 'figures' }}
             inputMode="decimal"
@@ -58,7 +59,7 @@ export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
           />
         </div>
         <Result rows={rows} driftK={numberOf(drift)} />
-      </div>
+      </FieldGrid>
     </>
   );
 }
@@ -66,7 +67,7 @@ export function BreathingTool({ dossier }: { dossier: Dossier | null }) {
 function Readings({ rows, onRows }: { rows: readonly Row[]; onRows: (rows: Row[]) => void }) {
   return (
     <>
-      <Table className="inputs">
+      <Table withRowBorders={false} horizontalSpacing={4} verticalSpacing={2}>
         <Table.Thead>
           <Table.Tr>
             <Table.Th>Time, s</Table.Th>
@@ -104,6 +105,7 @@ const ReadingRow = ({ row, number, onChange, onTakeOut }: ReadingRowProps) => (
   <Table.Tr>
     <Table.Td>
       <TextInput
+        w={110}
         aria-label={`Time of reading ${number}, s`}
         classNames={{ input: 'figures' }}
         inputMode="decimal"
@@ -113,6 +115,7 @@ const ReadingRow = ({ row, number, onChange, onTakeOut }: ReadingRowProps) => (
     </Table.Td>
     <Table.Td>
       <TextInput
+        w={110}
         aria-label={`Overpressure of reading ${number}, kPa`}
         classNames={{ input: 'figures' }}
         inputMode="decimal"

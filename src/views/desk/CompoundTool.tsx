@@ -1,3 +1,5 @@
+import { Box } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { useState } from 'react';
 import { compoundFill, compoundTimes } from '../../core/gland/compound';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -33,13 +35,13 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
   const [extrapolates, setExtrapolates] = useState<'yes' | 'no'>(sheet?.extrapolates ? 'yes' : 'no');
   return (
     <>
-      <div className="desk-form">
+      <FieldGrid min={264} gap="10px 18px" align="start" mt="xs">
         <FigureFields figures={figures} fields={OF_POT} />
         <CoreLines cores={cores} />
-      </div>
+      </FieldGrid>
       <Filling figures={figures} cores={cores.groups} />
       <h2>Times</h2>
-      <div className="desk-form">
+      <FieldGrid min={264} gap="10px 18px" align="start" mt="xs">
         <FigureFields figures={figures} fields={OF_TIME} />
         <Choice
           title="The sheet itself gives other temperatures"
@@ -50,7 +52,7 @@ export function CompoundTool({ dossier }: { dossier: Dossier | null }) {
           ]}
           onChange={setExtrapolates}
         />
-      </div>
+      </FieldGrid>
       <Times figures={figures} extrapolates={extrapolates === 'yes'} />
     </>
   );
@@ -79,7 +81,7 @@ function Filling({ figures, cores }: { figures: Figures<Names>; cores: readonly 
   const taken = cores.reduce((sum, core) => sum + core.count * core.diameterMm ** 2, 0);
   const full = bore !== null && taken >= bore ** 2;
   return (
-    <div className="desk-result two">
+    <FieldGrid min={360} gap="20px" align="start" fit>
       <div>
         {full ? (
           <Verdict good={false}>The cores fill the whole pot: take a larger pot.</Verdict>
@@ -88,11 +90,11 @@ function Filling({ figures, cores }: { figures: Figures<Names>; cores: readonly 
         )}
       </div>
       {bore !== null && !full && (
-        <div className="desk-drawing">
+        <Box className="desk-drawing" maw={640} mb="sm">
           <DrawingView drawing={drawPotFace(bore, cores)} states={{}} aspect={1.2} shownPx={300} />
-        </div>
+        </Box>
       )}
-    </div>
+    </FieldGrid>
   );
 }
 

@@ -1,4 +1,5 @@
-import { Button, Fieldset, TextInput } from '@mantine/core';
+import { WHOLE_ROW } from '../../ui/FieldGrid';
+import { Button, Fieldset, TextInput, Group } from '@mantine/core';
 import { useState } from 'react';
 import { readQuantity } from '../../core/quantity/quantity';
 
@@ -41,10 +42,11 @@ export function CoreLines({ cores: { lines, setLines, groups } }: { cores: Cores
   const change = (i: number, set: Partial<CoreText>) =>
     setLines(lines.map((line, j) => (j === i ? { ...line, ...set } : line)));
   return (
-    <Fieldset variant="unstyled" className="wide" legend="Cores: number and diameter, mm">
+    <Fieldset variant="unstyled" style={WHOLE_ROW} legend="Cores: number and diameter, mm">
       {lines.map((line, i) => (
-        <span key={i} className="core-row">
+        <Group key={i} gap={6} mb="xs" wrap="nowrap">
           <TextInput
+            w={84}
             aria-label={`Number of cores, line ${i + 1}`}
             classNames={{ input: 'figures' }}
             inputMode="numeric"
@@ -53,6 +55,7 @@ export function CoreLines({ cores: { lines, setLines, groups } }: { cores: Cores
           />
           ×
           <TextInput
+            w={84}
             aria-label={`Diameter of the cores, line ${i + 1}, mm`}
             classNames={{ input: 'figures' }}
             inputMode="decimal"
@@ -66,7 +69,7 @@ export function CoreLines({ cores: { lines, setLines, groups } }: { cores: Cores
           >
             ×
           </Button>
-        </span>
+        </Group>
       ))}
       <Button variant="default" onClick={() => setLines([...lines, { count: '1', diameter: '2.5' }])}>
         Add cores

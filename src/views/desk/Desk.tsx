@@ -1,5 +1,5 @@
+import { Box, Button, NavLink } from '@mantine/core';
 import { fetched } from '../../ui/fetched';
-import { Button, NavLink } from '@mantine/core';
 import '@mantine/core/styles/NavLink.layer.css';
 import { Suspense, useState, type ComponentType } from 'react';
 import { naturally } from '../../ui/list/source';
@@ -59,7 +59,7 @@ function DeskOf({ state, tool, onOpen }: DeskOfProps) {
   const { View } = tool;
   return (
     <div className="split desk">
-      <nav aria-label="Helpers">
+      <nav className="beside" aria-label="Helpers">
         <h2>Desk</h2>
         {TOOLS.map(({ id, title, what }) => (
           <NavLink
@@ -73,7 +73,7 @@ function DeskOf({ state, tool, onOpen }: DeskOfProps) {
           />
         ))}
       </nav>
-      <main id="main" tabIndex={-1}>
+      <Box component="main" id="main" maw={1040} tabIndex={-1}>
         <header className="title">
           <h1>{tool.title}</h1>
           <ValuesOf state={state} entry={entry?.id ?? ''} onEntry={setEntry} />
@@ -83,7 +83,7 @@ function DeskOf({ state, tool, onOpen }: DeskOfProps) {
         <p className="quiet">
           Yendral advises; a competent, authorised person decides. Local codes come first.
         </p>
-      </main>
+      </Box>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { useState } from 'react';
 import {
   BOUNDARY_SEAL_FT,
@@ -75,7 +76,7 @@ export function DivisionSeals({ dossier }: { dossier: Dossier | null }) {
   const conduit = answers.wiring === 'conduit';
   return (
     <>
-      <div className="desk-form">
+      <FieldGrid min={264} gap="10px 18px" align="start" mt="xs">
         {[...ALWAYS, ...(conduit ? OF_CONDUIT : [])].map(([name, title, options]) => (
           <Choice
             key={name}
@@ -86,7 +87,7 @@ export function DivisionSeals({ dossier }: { dossier: Dossier | null }) {
           />
         ))}
         {conduit && <FigureFields figures={figures} fields={FIELDS} />}
-      </div>
+      </FieldGrid>
       <SealWords answers={answers} figures={figures} />
     </>
   );

@@ -1,3 +1,5 @@
+import { Box } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { useState } from 'react';
 import { CONDUCTORS, minimumArea, pathResistance, withstands, type Conductor } from '../../core/earth/path';
 import { wireArmour, type WireArmour } from '../../core/gland/armour';
@@ -36,7 +38,7 @@ export function EarthTool({ dossier }: { dossier: Dossier | null }) {
   const figures = useFigures(startOf(dossier));
   return (
     <>
-      <div className="desk-form">
+      <FieldGrid min={264} gap="10px 18px" align="start" mt="xs">
         <Choice
           title="Armour given by"
           value={from}
@@ -59,7 +61,7 @@ export function EarthTool({ dossier }: { dossier: Dossier | null }) {
           figures={figures}
           fields={[...(from === 'wires' ? OF_WIRES : OF_AREA), ...fieldsOf(material)]}
         />
-      </div>
+      </FieldGrid>
       <EarthResult path={pathOf(figures, from, material)} material={material} figures={figures} />
     </>
   );
@@ -133,7 +135,7 @@ interface EarthResultProps {
 function EarthResult({ path, material, figures }: EarthResultProps) {
   const { wires, problem, areaMm2, minimumMm2, kFits } = path;
   return (
-    <div className="desk-result two">
+    <FieldGrid min={360} gap="20px" align="start" fit>
       <div>
         {problem && <Verdict good={false}>{problem}</Verdict>}
         {!kFits && (
@@ -156,16 +158,16 @@ function EarthResult({ path, material, figures }: EarthResultProps) {
         </p>
       </div>
       {wires && (
-        <div className="desk-drawing">
+        <Box className="desk-drawing" maw={640} mb="sm">
           <DrawingView
             drawing={drawArmourFace(figures.length('bedding')!, figures.length('wire')!, wires.wires)}
             states={{}}
             aspect={1.1}
             shownPx={330}
           />
-        </div>
+        </Box>
       )}
-    </div>
+    </FieldGrid>
   );
 }
 

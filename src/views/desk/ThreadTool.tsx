@@ -1,4 +1,5 @@
-import { Table } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
+import { Table, Box } from '@mantine/core';
 import { useState } from 'react';
 import { threadOf } from '../../core/gland/thread-table';
 import { looksThatSeparate, separatedBy, type ThreadLook } from '../../core/gland/thread-look';
@@ -32,7 +33,7 @@ export function ThreadTool({ dossier }: { dossier: Dossier | null }) {
   const pitchMm = raw !== null && raw > 0 ? (unit === 'mm' ? raw : 25.4 / raw) : null;
   return (
     <>
-      <div className="desk-form">
+      <FieldGrid min={264} gap="10px 18px" align="start" mt="xs">
         <Figure figures={figures} name="major" title="Over the crests" unit="mm" />
         <Figure
           figures={figures}
@@ -59,7 +60,7 @@ export function ThreadTool({ dossier }: { dossier: Dossier | null }) {
           ]}
           onChange={setTaper}
         />
-      </div>
+      </FieldGrid>
       {majorMm !== null && pitchMm !== null && (
         <ThreadResult
           majorMm={majorMm}
@@ -94,14 +95,14 @@ function ThreadResult({ majorMm, pitchMm, taper, declared }: ThreadResultProps) 
         {foundWords(found)}
         {declared && ` The sheet says ${declared}.`}
       </Verdict>
-      <div className="desk-drawing">
+      <Box className="desk-drawing" maw={640} mb="sm">
         <DrawingView
           drawing={drawThreads({ majorMm, pitchMm }, other)}
           states={{}}
           aspect={1.5}
           shownPx={520}
         />
-      </div>
+      </Box>
       <h2>Threads that nearly fit</h2>
       {nearMisses.length === 0 ? <p>None within 1.5 mm.</p> : <NearMisses of={nearMisses} best={best} />}
       <p className="quiet">The female thread of the entry has to be identified too.</p>

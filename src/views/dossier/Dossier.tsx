@@ -53,8 +53,8 @@ function DossierOf({ state }: ViewProps) {
     ['files', 'Import'],
   ];
   return (
-    <div className="dossier">
-      <nav aria-label="Parts of the dossier">
+    <div className="split dossier">
+      <nav className="beside" aria-label="Parts of the dossier">
         {tabs.map(([id, title]) => (
           <NavLink
             key={id}
@@ -71,7 +71,7 @@ function DossierOf({ state }: ViewProps) {
         ))}
         <NavLink href="/dossier/?new=site" label="New site" />
       </nav>
-      <main id="main">
+      <main id="main" tabIndex={-1}>
         <Later>
           {tab === 'site' && <SiteForm state={state} record={record} leave={leave} />}
           {tab === 'files' && <ImportPanel site={site} />}

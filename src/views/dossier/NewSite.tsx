@@ -1,3 +1,4 @@
+import { Box } from '@mantine/core';
 import { useState } from 'react';
 import type { Payloads } from '../../core/commands/commands';
 import { device, useDevice } from '../hand/hand';
@@ -11,7 +12,7 @@ export default function NewSite() {
   const { slice } = useDevice();
   const [id] = useState(() => device.id());
   return (
-    <main id="main" className="dossier single">
+    <Box component="main" id="main" className="page" w="100%" maw={900} mx="auto">
       <h1>New site</h1>
       <RecordForm
         table="site"
@@ -28,6 +29,6 @@ export default function NewSite() {
           return null;
         }}
       />
-    </main>
+    </Box>
   );
 }

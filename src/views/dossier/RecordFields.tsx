@@ -29,7 +29,7 @@ function Leaf({ field, full }: { field: Field; full: string }) {
     >
       <Input field={field} full={full} />
       {copied && (
-        <Button variant="default" size="compact-sm" className="confirm" onClick={() => confirm(full)}>
+        <Button variant="default" size="compact-sm" mt={4} onClick={() => confirm(full)}>
           {sister ? `Confirm as on ${sister}` : 'Confirm the copy'}
         </Button>
       )}
@@ -112,13 +112,13 @@ function ListLines({ field, full, list }: ListLinesProps) {
     typeIn(at);
   };
   return (
-    <div className="list" ref={root}>
+    <div className="wide" ref={root}>
       {form.errors[full] && <p className="tone-failed">{form.errors[full]}</p>}
       {list?.length === 0 && <p className="quiet">None.</p>}
       {list?.map((item, i) => (
         <div key={i} className="list-item">
           <Fields fields={field.fields} path={`${full}.${i}.`} />
-          <Group className="list-buttons">
+          <Group className="wide">
             <Button
               size="compact-md"
               variant="default"

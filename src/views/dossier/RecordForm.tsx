@@ -1,4 +1,4 @@
-import { Alert, Button, Group } from '@mantine/core';
+import { Alert, Button, Group, Stack } from '@mantine/core';
 import type { FormEvent, KeyboardEvent } from 'react';
 import { count } from '../../core/words/en/format';
 import { FormProvider } from './form-context';
@@ -29,7 +29,7 @@ export function RecordForm(props: RecordFormProps) {
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- a key for all of its fields */}
       <form ref={root} className="record-form" noValidate onSubmit={submit} onKeyDown={onKeyDown}>
         <Fields fields={props.fields} path="" />
-        <div className="form-foot wide">
+        <Stack className="form-foot wide" gap="sm" py="sm">
           {copied.proposed.size > 0 && (
             <Unconfirmed
               number={copied.proposed.size}
@@ -51,7 +51,7 @@ export function RecordForm(props: RecordFormProps) {
               Cancel
             </Button>
           </Group>
-        </div>
+        </Stack>
       </form>
     </FormProvider>
   );

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import { useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import { registerIdOf } from '../../core/record/instruments';
@@ -45,10 +45,10 @@ function Opened({ start, ...props }: RecordPageProps & { start: Start }) {
   const close = () => onOpen(null);
   return (
     <>
-      <div className="table-head">
+      <Group className="title" gap="sm" mb="sm">
         <h1>{start.title}</h1>
         {!start.isNew && <RecordButtons {...props} id={id} />}
-      </div>
+      </Group>
       <RecordForm
         table={table}
         fields={fields}

@@ -1,5 +1,5 @@
 import { fetched } from '../../ui/fetched';
-import { Button } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import { useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import { currentInstruments } from '../../core/record/instruments';
@@ -48,7 +48,7 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
     );
   return (
     <>
-      <div className="table-head">
+      <Group className="title" gap="sm" mb="sm">
         <h1>{form.title}</h1>
         {table === 'instrument' && (
           <Button variant="default" onClick={() => setLending(true)}>
@@ -56,7 +56,7 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
           </Button>
         )}
         <Button onClick={() => setOpen({ as: 'new' })}>New {form.one}</Button>
-      </div>
+      </Group>
       <Later>{lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}</Later>
       <ListTable
         className="records"

@@ -18,7 +18,7 @@ export function ReferencesInput({ field, full }: FieldProps<'references'>) {
   const found = all.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)));
   const set = (ids: Iterable<string>) => change(full, [...ids]);
   return (
-    <fieldset className="references-field">
+    <fieldset className="bare">
       <legend>
         {field.title}: {chosen.length} of {all.length} chosen
       </legend>

@@ -1,5 +1,5 @@
-import { AppShell, Button, NativeSelect } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { AppShell, Button, NativeSelect, Text } from '@mantine/core';
+import { useEffect, useState, type CSSProperties } from 'react';
 import { count } from '../../core/words/en/format';
 import type { DeviceState } from '../../device/device';
 import type { Trouble } from '../../device/keeper';
@@ -14,28 +14,37 @@ interface Props {
   onKeys: () => void;
 }
 
+/** Where a part of the head stands; the style sheet says where that is at each size. */
+const at = (area: string): CSSProperties => ({ '--at': area }) as CSSProperties;
+/** Buttons of the head leave its words room. */
+const SMALL = { fz: 14, px: 10 } as const;
+
 /** Head of every view: where you are, what waits to be sent, who you are. */
 export function Head({ view, state, onFind, onKeys }: Props) {
   const { site, person } = state;
   return (
     <AppShell.Header className={wayOf(view).views.length > 1 ? 'head' : 'head alone'} withBorder={false}>
-      <a className="name" href="/site/">
+      <Text component="a" className="name" style={at('name')} fw={700} size="lg" td="none" href="/site/">
         Yendral
-      </a>
+      </Text>
       <SiteChoice state={state} />
       <Ways view={view} site={site ?? ''} />
       <Below view={view} site={site ?? ''} />
-      <span className={`sync${state.trouble ? ' tone-failed' : ''}`} role="status">
+      <span className={`sync ${state.trouble ? 'tone-failed' : 'quiet'}`} style={at('sync')} role="status">
         {syncWords(state)}
       </span>
       <AppearanceSwitch />
-      <Button variant="default" className="find" onClick={onFind} aria-label="Find (Ctrl K)">
+      <Button variant="default" {...SMALL} style={at('find')} onClick={onFind} aria-label="Find (Ctrl K)">
         Find
       </Button>
-      <Button variant="default" className="keys" onClick={onKeys} aria-label="List the keys">
+      <Button variant="default" {...SMALL} style={at('keys')} onClick={onKeys} aria-label="List the keys">
         ?
       </Button>
-      {person && <b className="who">{person.name}</b>}
+      {person && (
+        <b className="who" style={at('who')}>
+          {person.name}
+        </b>
+      )}
     </AppShell.Header>
   );
 }
@@ -48,6 +57,7 @@ function SiteChoice({ state: { sites, site, slice } }: { state: DeviceState }) {
   return (
     <NativeSelect
       className="site-choice"
+      style={at('site')}
       aria-label="Site"
       value={site ?? ''}
       data={alone ? [...known, { value: site, label: here?.name ?? site }] : known}
@@ -60,9 +70,10 @@ function SiteChoice({ state: { sites, site, slice } }: { state: DeviceState }) {
 function Ways({ view, site }: { view: ViewName; site: string }) {
   const here = wayOf(view);
   return (
-    <nav className="ways" aria-label="The way through">
+    <nav className="ways" style={at('ways')} aria-label="The way through">
       {WAYS.map((way) => (
         <a
+          className="line"
           key={way.word}
           href={`/${way.views[0]![0]}/?site=${site}`}
           aria-current={way === here ? (way.views[0]![0] === view ? 'page' : 'true') : undefined}
@@ -80,9 +91,14 @@ function Below({ view, site }: { view: ViewName; site: string }) {
   const { word, views } = wayOf(view);
   if (views.length < 2) return null;
   return (
-    <nav className="below" aria-label={word}>
+    <nav className="below" style={at('below')} aria-label={word}>
       {views.map(([name, title]) => (
-        <a key={name} href={`/${name}/?site=${site}`} aria-current={name === view ? 'page' : undefined}>
+        <a
+          className="line"
+          key={name}
+          href={`/${name}/?site=${site}`}
+          aria-current={name === view ? 'page' : undefined}
+        >
           {title}
         </a>
       ))}
@@ -98,7 +114,7 @@ function DueClocks() {
     const timer = setInterval(look, 1000);
     return () => clearInterval(timer);
   }, []);
-  return due > 0 ? <b className="due-clocks"> {due} due</b> : null;
+  return due > 0 ? <b className="due-clocks tone-failed"> {due} due</b> : null;
 }
 
 function syncWords({ waiting, ofOthers, held, refused, online, trouble, forgotten }: DeviceState): string {
@@ -131,7 +147,9 @@ function AppearanceSwitch() {
   return (
     <Button
       variant="default"
+      {...SMALL}
       className="appearance"
+      style={at('appearance')}
       aria-label={`Screen: ${APPEARANCES[appearance]}. Change to ${APPEARANCES[next]}`}
       onClick={() => {
         document.documentElement.dataset.appearance = next;

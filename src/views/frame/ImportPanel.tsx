@@ -36,7 +36,7 @@ export default function ImportPanel({ site, kinds = ALL }: { site: string; kinds
     <section className="import" aria-label="Import">
       <h2>Import</h2>
       <NativeSelect
-        className="field"
+        mb="xs"
         label="What the file holds"
         value={kind}
         data={kinds.map((id) => ({ value: id, label: KINDS[id].title }))}

@@ -1,5 +1,5 @@
-import { Checkbox, Modal } from '@mantine/core';
-import { useState } from 'react';
+import { Checkbox, Kbd, Modal } from '@mantine/core';
+import { Fragment, useState } from 'react';
 import { keyName, lettersOn, setLetters, type KeyBinding } from '../../ui/keys';
 
 /** Every key of the view that is shown. */
@@ -9,12 +9,12 @@ export default function KeyList({ keys, onClose }: { keys: readonly KeyBinding[]
     <Modal opened onClose={onClose} title="Keys">
       <dl className="key-list">
         {keys.map(({ key, title }) => (
-          <div key={key} style={{ display: 'flex', gap: 12, marginBottom: 8 }}>
+          <Fragment key={key}>
             <dt style={{ minWidth: 76 }}>
-              <kbd>{keyName(key)}</kbd>
+              <Kbd>{keyName(key)}</Kbd>
             </dt>
             <dd style={{ margin: 0 }}>{title}</dd>
-          </div>
+          </Fragment>
         ))}
       </dl>
       <Checkbox

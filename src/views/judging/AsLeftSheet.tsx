@@ -34,7 +34,7 @@ export default function AsLeftSheet(props: AsLeftProps) {
       <OpenHolds holds={openHolds(props.dossier)} />
       <form noValidate onSubmit={form.onSubmit(seal)}>
         <NativeSelect
-          className="field"
+          mb="xs"
           label="After"
           data={[
             { value: 'opening', label: 'an opening' },
@@ -44,7 +44,7 @@ export default function AsLeftSheet(props: AsLeftProps) {
         />
         <NativeSelect label="Outer seal" data={FATES} {...form.getInputProps('outerSeal')} />
         <NativeSelect label="Inner seal" data={FATES} {...form.getInputProps('innerSeal')} />
-        <Textarea className="field" label="Note" rows={2} maxLength={500} {...form.getInputProps('note')} />
+        <Textarea mb="xs" label="Note" rows={2} maxLength={500} {...form.getInputProps('note')} />
         <Button type="submit">Seal the as-left record</Button>
       </form>
     </Modal>

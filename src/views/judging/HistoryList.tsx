@@ -1,10 +1,11 @@
+import { Text } from '@mantine/core';
 import type { HistoryLine } from '../../core/words/en/history';
 import { moment } from '../../core/words/en/format';
 
 /** A history: when, who, and what from what to what. */
 export function HistoryList({ lines }: { lines: readonly HistoryLine[] }) {
   return (
-    <ul className="history">
+    <Text component="ul" size="sm" m={0} pl={18}>
       {lines.map(({ id, at, by, undone, said }) => (
         <li key={id} className={undone ? 'undone' : ''}>
           <span className="quiet">
@@ -18,6 +19,6 @@ export function HistoryList({ lines }: { lines: readonly HistoryLine[] }) {
           </ul>
         </li>
       ))}
-    </ul>
+    </Text>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, UnstyledButton } from '@mantine/core';
+import { Button, Group, Text, UnstyledButton } from '@mantine/core';
 import { memo } from 'react';
 import { isWorse, countOutcomes, type Finding } from '../../core/record/finding';
 import type { Defect, EntryStatus } from '../../core/record/types';
@@ -52,7 +52,7 @@ export function JudgementColumn(props: Props) {
       <Whole dossier={dossier} findings={findings} status={status} />
       {asking.length > 0 && <ol className="bare">{asking.map(item)}</ol>}
       {rest.length > 0 && (
-        <details className="settled" open={asking.length === 0}>
+        <details open={asking.length === 0}>
           <summary>
             {count(
               rest.filter(({ outcome }) => outcome === 'conforms').length,
@@ -78,18 +78,18 @@ function Whole({ dossier, findings, status }: Pick<Props, 'dossier' | 'findings'
     counts.unread && `${counts.unread} unread`,
   ].filter(Boolean);
   return (
-    <header aria-live="polite">
+    <Group component="header" gap="sm" wrap="nowrap" aria-live="polite">
       <SealGlyph state={glyph} size={46} label={STATE_WORDS[status.state]} />
       <div>
-        <h2 className={toneOf(glyph)}>{STATE_WORDS[status.state]}</h2>
-        <p className="quiet">
+        <h2 className={`flush ${toneOf(glyph)}`}>{STATE_WORDS[status.state]}</h2>
+        <Text size="sm" c="dimmed">
           {said.length > 0
             ? `${said.join(', ')} of ${count(findings.length, 'check')}`
             : `${count(findings.length, 'check')}, all conform`}
-        </p>
+        </Text>
         <Standing status={status} round={dossier.round?.name ?? ''} timeZone={dossier.site.timeZone} />
       </div>
-    </header>
+    </Group>
   );
 }
 
@@ -99,15 +99,15 @@ function Standing({ status, round, timeZone }: { status: EntryStatus; round: str
   return (
     <>
       {runs !== null && sealed && grade && at && (
-        <p className="quiet">
+        <Text size="sm" c="dimmed" mt={4}>
           Last sealed: {STATE_WORDS[sealed].toLowerCase()}, {GRADE_WORDS[grade].toLowerCase()},{' '}
           {day(at, timeZone)}. In {round}, {status.running_answered} of {status.running_asked} answered.
-        </p>
+        </Text>
       )}
       {held.map(({ id, check, severity, foundAt }) => (
-        <p key={id} className="tone-failed">
+        <Text key={id} size="sm" mt={4} className="tone-failed">
           {check ?? `Observation of level ${severity}`} of {day(foundAt, timeZone)} is not proven.
-        </p>
+        </Text>
       ))}
     </>
   );
@@ -118,19 +118,19 @@ function Notes({ opening, hidden }: { opening: readonly Finding[]; hidden: numbe
   return (
     <>
       {opening.length > 0 && (
-        <p className="quiet hidden-note">
+        <Text c="dimmed" size="xs">
           Opening it would settle: {opening.map(({ check }) => `${check} ${checkTitle(check)}`).join('; ')}.
-        </p>
+        </Text>
       )}
       {hidden > 0 && (
-        <p className="quiet hidden-note">
+        <Text c="dimmed" size="xs">
           {count(hidden, 'check')} can only be answered at a higher grade and {hidden === 1 ? 'is' : 'are'}{' '}
           not judged here.
-        </p>
+        </Text>
       )}
-      <p className="quiet hidden-note">
+      <Text c="dimmed" size="xs">
         Yendral advises; a competent, authorised person decides. Local codes come first.
-      </p>
+      </Text>
     </>
   );
 }
@@ -175,7 +175,7 @@ const Item = memo(
     const isOpen = defect && defect.state !== 'done' && defect.state !== 'proven';
     return (
       <li className={selected ? 'selected' : ''} data-check={check} data-outcome={outcome}>
-        <UnstyledButton className="finding" onClick={onSelect} aria-pressed={selected}>
+        <UnstyledButton className="line finding" onClick={onSelect} aria-pressed={selected}>
           <SealGlyph state={glyph} label={`${checkTitle(check)}: ${outcome}`} />
           <span>
             <span className="statement">{said.statement}</span>
@@ -196,7 +196,7 @@ const Item = memo(
         </UnstyledButton>
         {outcome === 'fails' &&
           (isOpen ? (
-            <a className="defect-link" href={`/defects/?site=${defect.site}&defect=${defect.id}`}>
+            <a className="line" href={`/defects/?site=${defect.site}&defect=${defect.id}`}>
               Defect level {defect.severity}, due {day(defect.due)}
             </a>
           ) : (

@@ -1,4 +1,4 @@
-import { Button, Kbd, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, Group, Kbd, Text, TextInput, UnstyledButton } from '@mantine/core';
 import { memo, useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import type { LookQuestion } from '../../core/kinds/look';
 import { conditionNumber } from '../../core/kinds/worked-looks';
@@ -58,20 +58,20 @@ export const LookCard = memo(function LookCard(props: Props) {
       onFocus={({ target }) => target.matches(':focus-visible') && onActive?.(look.id)}
     >
       <LookHead look={look} given={given} onOpen={onActive && (() => onActive(look.id))} />
-      <div className="look-body">
+      <div>
         <Answers look={look} given={given} sealed={sealed} onAnswer={answer} />
         {recorded && given && (
           <small className="quiet">From the as-left record of {day(given.at)}; answer to look again.</small>
         )}
         {own?.together && <small className="quiet">Answered in one with what else was seen there.</small>}
-        <div className="look-foot">
+        <Group className="look-foot" gap={6} mt={6}>
           {pictured && !active && (
             <Button variant="default" onClick={() => setOpen(!open)} aria-expanded={open}>
               {open ? 'Hide the pictures' : 'Pictures'}
             </Button>
           )}
           {own && !sealed && <Evidence key={own.id} given={own} onGiven={(next) => onAnswer(look, next)} />}
-        </div>
+        </Group>
         {own?.photo && <PhotoRow photos={[own.photo]} />}
         {pictured && (active || open) && <LookPictures look={look.id} />}
       </div>
@@ -98,7 +98,7 @@ function Answers({
   onAnswer,
 }: Pick<Props, 'look' | 'given' | 'sealed'> & { onAnswer: (answer: string) => void }) {
   return (
-    <div className="answers">
+    <Group className="answers" gap={6}>
       {look.answers.map(({ id }, i) => (
         <Toggle key={id} on={given?.answer === id} disabled={sealed} onClick={() => onAnswer(id)}>
           <Kbd size="sm" aria-hidden="true" mr={6}>
@@ -107,7 +107,7 @@ function Answers({
           {answerTitle(look, id)}
         </Toggle>
       ))}
-    </div>
+    </Group>
   );
 }
 
@@ -126,14 +126,16 @@ function LookHead({
   const state: GlyphState = answer === undefined ? 'unread' : answer.good ? 'fits' : 'large';
   return (
     <div className="look-head">
-      <UnstyledButton className="plain" component={onOpen ? 'button' : 'div'} onClick={onOpen}>
+      <UnstyledButton className="line" component={onOpen ? 'button' : 'div'} onClick={onOpen}>
         <SealGlyph
           state={state}
           label={`${title}: ${answer ? answerTitle(look, answer.id) : 'not looked at'}`}
         />
         <b>{title}</b>
       </UnstyledButton>
-      <p data-question={look.id}>{lookQuestion(look)}</p>
+      <Text size="sm" data-question={look.id}>
+        {lookQuestion(look)}
+      </Text>
     </div>
   );
 }
@@ -187,6 +189,7 @@ function Evidence({ given, onGiven }: { given: Look; onGiven: (given: LookAnswer
       />
       <TextInput
         className="note"
+        flex="1 1 160px"
         aria-label="Note on what was seen"
         placeholder="Note"
         maxLength={500}

@@ -1,4 +1,4 @@
-import { Button, Group, Kbd } from '@mantine/core';
+import { Button, Group, Kbd, Stack, Text } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import { asItShould, type LookGroup, type LookQuestion } from '../../core/kinds/look';
 import type { Look } from '../../core/record/types';
@@ -21,11 +21,11 @@ interface Props {
 
 /** What is answered by looking, in the order of the place: a card for each spot where one stands. */
 export const LookGroups = ({ groups, ...rest }: Props) => (
-  <div className="looks">
+  <Stack gap={14} mt={14}>
     {groups.map((group) => (
       <SpotCard key={group.spot} group={group} {...rest} />
     ))}
-  </div>
+  </Stack>
 );
 
 function SpotCard({
@@ -53,12 +53,12 @@ function SpotCard({
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- a key for all of its looks
     <section ref={card} className="spot" aria-label={SPOT_WORDS[group.spot]} onKeyDown={zero}>
-      <header>
-        <h2>{SPOT_WORDS[group.spot]}</h2>
+      <Group component="header" gap="sm" align="baseline" p="10px 12px 4px">
+        <h2 className="flush">{SPOT_WORDS[group.spot]}</h2>
         <span className="quiet">
           {answered} of {group.looks.length} answered
         </span>
-      </header>
+      </Group>
       {group.looks.map((look) => (
         <LookCard
           key={look.id}
@@ -79,18 +79,18 @@ function SpotCard({
 /** Answers what is open of a spot in one, once each of its questions has been on the screen. */
 function Together({ open, unseen, onPress }: { open: number; unseen: number; onPress: () => void }) {
   return (
-    <Group className="together" gap="sm">
+    <Group className="together" gap="sm" p="10px 12px">
       <Button variant="default" onClick={onPress}>
         <Kbd size="sm" aria-hidden="true" mr={6}>
           0
         </Kbd>
         {unseen > 0 ? 'Show what I have not seen yet' : 'All seen, all as they should be'}
       </Button>
-      <small className="quiet">
+      <Text component="small" size="sm" c="dimmed" flex="1 1 200px">
         {unseen > 0
           ? `${count(unseen, 'question')} of this card not on the screen yet`
           : `Answers ${count(open, 'look')} in one; the record says so. What can be right in two ways stays open.`}
-      </small>
+      </Text>
     </Group>
   );
 }

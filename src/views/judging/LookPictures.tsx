@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { lookPictures } from '../../drawing/looks/pictures';
 import { DrawingView } from '../../ui/heart/DrawingView';
 
@@ -6,10 +7,10 @@ export function LookPictures({ look }: { look: string }) {
   const pictures = lookPictures(look);
   if (!pictures) return null;
   return (
-    <div className="pictures">
+    <FieldGrid className="pictures" min={140} gap="10px" mt="xs" fit>
       <Picture drawing={pictures.right} words={pictures.rightWords} />
       <Picture drawing={pictures.wrong} words={pictures.wrongWords} wrong />
-    </div>
+    </FieldGrid>
   );
 }
 
@@ -23,7 +24,7 @@ function Picture({
   wrong?: boolean;
 }) {
   return (
-    <figure className={wrong ? 'wrong' : ''}>
+    <figure className={`state-${wrong ? 'failed' : 'sound'}`}>
       <DrawingView drawing={drawing} states={{}} aspect={1.5} shownPx={230} />
       <figcaption>
         <b>{wrong ? 'Wrong' : 'Right'}:</b> {words}

@@ -1,4 +1,4 @@
-import { Button, NativeSelect } from '@mantine/core';
+import { Button, NativeSelect, Group } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import { sends } from '../../core/instrument/simulator';
@@ -50,7 +50,7 @@ export function PlaceField(props: PlaceFieldProps) {
         </p>
       )}
       {instrument && (
-        <div className="place-row">
+        <Group className="place-row" gap="0 12px" align="flex-end">
           <MeasureInput
             quantity={QUANTITY_OF[place.unit]}
             label={titleOf(place)}
@@ -62,7 +62,7 @@ export function PlaceField(props: PlaceFieldProps) {
             Enter
           </Button>
           <NativeSelect
-            className="field"
+            mb="xs"
             label="Instrument"
             value={instrument.id}
             data={known.map(({ id, tag }) => ({ value: id, label: tag }))}
@@ -75,7 +75,7 @@ export function PlaceField(props: PlaceFieldProps) {
               </span>
             </Button>
           )}
-        </div>
+        </Group>
       )}
     </form>
   );

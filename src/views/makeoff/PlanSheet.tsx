@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { Table } from '@mantine/core';
 import type { Plan } from '../../core/makeoff/plan';
 import type { Dossier } from '../../core/rulebook/dossier';
@@ -26,11 +27,11 @@ interface PlanSheetProps {
 /** The whole plan on one page: on the screen before the work begins, and as it prints. */
 export function PlanSheet({ dossier, plan, printOnly = false }: PlanSheetProps) {
   return (
-    <article className={`plan-sheet${printOnly ? ' print-only' : ''}`} aria-label="Plan">
+    <article className={`plan-sheet${printOnly ? ' paper-only' : ''}`} aria-label="Plan">
       <PlanHead dossier={dossier} plan={plan} />
       {plan.slipOn.length > 0 && <SlipOn plan={plan} />}
       <CutMarks plan={plan} />
-      <div className="plan-columns">
+      <FieldGrid min={260} gap="20px" align="start" fit>
         <section>
           <h2>Parts</h2>
           <ul>
@@ -46,7 +47,7 @@ export function PlanSheet({ dossier, plan, printOnly = false }: PlanSheetProps) 
           <h2>Tools</h2>
           <p>{plan.tools.map(toolTitle).join(', ')}.</p>
         </section>
-      </div>
+      </FieldGrid>
       <Steps dossier={dossier} plan={plan} />
       <p className="quiet">
         Yendral advises; a competent, authorised person decides. Isolated, proved dead, permit and gas test
@@ -59,7 +60,7 @@ export function PlanSheet({ dossier, plan, printOnly = false }: PlanSheetProps) 
 function PlanHead({ dossier, plan }: PlanSheetProps) {
   const { entry, enclosure, cable, certificate, size, area } = dossier;
   return (
-    <header className="on-paper">
+    <header className="paper-only">
       <h1>
         {enclosure.tag}, entry {entry.label}: {kindTitle(entry.kind)}
       </h1>
@@ -79,7 +80,7 @@ const SlipOn = ({ plan }: { plan: Plan }) => (
     <div className="plan-drawing slip">
       <DrawingView drawing={drawSlipOn(plan.slipOn, null)} states={{}} aspect={4.2} shownPx={640} />
     </div>
-    <ol className="slip-list">
+    <ol>
       {plan.slipOn.map((part) => {
         const { title, way } = PART_WORDS[part.words]!;
         return (
@@ -101,7 +102,7 @@ const Steps = ({ dossier, plan }: PlanSheetProps) => (
         <li key={step.id}>
           <span className="box" aria-hidden="true" /> {stepTitle(step)}
           {step.closing && <b> {closingWords(step.closing)}</b>}
-          {step.hold && <span className="hold-word"> Hold: {holdTitle(dossier, step.hold)}.</span>}
+          {step.hold && <span className="tone-failed"> Hold: {holdTitle(dossier, step.hold)}.</span>}
           {step.caution && <span className="caution"> {stepCaution(step)}</span>}
         </li>
       ))}

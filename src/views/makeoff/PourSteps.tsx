@@ -1,4 +1,4 @@
-import { Button, Checkbox, TextInput } from '@mantine/core';
+import { Button, Checkbox, TextInput, Group } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { now } from '../../client/clock';
 import { currentInstruments } from '../../core/record/instruments';
@@ -77,26 +77,27 @@ function MixForm({ dossier, work, packs, compound, again }: MixFormProps) {
   return (
     <>
       <MixWords dossier={dossier} compound={compound} temperatureC={degrees.value} />
-      <div className="place-row">
+      <Group className="place-row" gap="0 12px" align="flex-end">
         <TextInput
-          className="field"
+          mb="xs"
           label="Batch on the label"
           value={batch}
           maxLength={60}
           onChange={(event) => setBatch(event.target.value)}
         />
         <TextInput
-          className="field"
+          mb="xs"
           label="Expires"
           type="date"
           value={expires}
           onChange={(event) => setExpires(event.target.value)}
         />
-      </div>
+      </Group>
       <Degrees title="Temperature now" measure={degrees} site={work.site} />
       <Checkbox
         size="md"
-        className="field flag"
+        mb="xs"
+        mih={48}
         label={`Mixed ${compound.ratio}, as the sheet says`}
         checked={ratio}
         onChange={(event) => setRatio(event.currentTarget.checked)}
@@ -150,7 +151,7 @@ function Degrees({ title, measure, site }: { title: string; measure: Measure; si
     measure.setText(figure(line.value, 1));
   };
   return (
-    <div className="place-row">
+    <Group className="place-row" gap="0 12px" align="flex-end">
       <MeasureInput label={title} {...fieldOf(measure)} />
       {thermometer && (
         <Button variant="default" onClick={take}>
@@ -159,7 +160,7 @@ function Degrees({ title, measure, site }: { title: string; measure: Measure; si
           </span>
         </Button>
       )}
-    </div>
+    </Group>
   );
 }
 
@@ -231,7 +232,7 @@ export function CureStep({ dossier, work }: Props) {
         {pour.lookedAt && `Opened and looked at ${moment(pour.lookedAt)}.`}
       </p>
       <Degrees title="Lowest since packing" measure={degrees} site={work.site} />
-      <div className="start-buttons">
+      <Group gap="sm" my="sm">
         <Button variant="default" onClick={keep}>
           Keep the lowest
         </Button>
@@ -240,7 +241,7 @@ export function CureStep({ dossier, work }: Props) {
             Opened and looked at now
           </Button>
         )}
-      </div>
+      </Group>
     </div>
   );
 }

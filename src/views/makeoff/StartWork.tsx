@@ -1,4 +1,5 @@
-import { Button, NativeSelect } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
+import { Button, NativeSelect, Group } from '@mantine/core';
 import { useState } from 'react';
 import { planOf, type Plan } from '../../core/makeoff/plan';
 import { KINDS } from '../../core/kinds/kinds';
@@ -42,32 +43,31 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
   return (
     <main id="main" className="work" tabIndex={-1}>
       <StartTitle dossier={dossier} />
-      <p className="start-links">
+      <Group gap="sm" my="sm">
         <a href={`/certificates/?site=${site}&tab=find&entry=${entry.id}`}>Find or change the gland</a>
         <a href={`/bench/?site=${site}&entry=${entry.id}`}>Bench</a>
         <Button variant="default" onClick={() => onOpen(null)}>
           Another entry
         </Button>
-      </p>
+      </Group>
       {missingFor(dossier) ? (
         <p className="make-safe" role="alert">
           {missingFor(dossier)}
         </p>
       ) : (
         <form
-          className="start-form"
           onSubmit={(event) => {
             event.preventDefault();
             start();
           }}
         >
           <StartFields dossier={dossier} why={why} onWhy={setWhy} habit={habit} onHabit={setHabit} />
-          <div className="start-buttons">
+          <Group gap="sm" my="sm">
             <Button type="submit">Start the work</Button>
             <Button variant="default" onClick={() => window.print()}>
               Print the plan
             </Button>
-          </div>
+          </Group>
         </form>
       )}
       <PlanSheet dossier={dossier} plan={planOf(dossier, habit, why, null)} />
@@ -106,9 +106,9 @@ interface StartFieldsProps {
 function StartFields({ dossier, why, onWhy, habit, onHabit }: StartFieldsProps) {
   const { transit, mineral } = KINDS[dossier.entry.kind];
   return (
-    <>
+    <FieldGrid min={260} gap="0 18px" maw={720}>
       <NativeSelect
-        className="field"
+        mb="xs"
         label="The entry is"
         value={why}
         data={[
@@ -119,13 +119,13 @@ function StartFields({ dossier, why, onWhy, habit, onHabit }: StartFieldsProps) 
       />
       {transit === null && !mineral && (
         <NativeSelect
-          className="field"
+          mb="xs"
           label="Order"
           value={habit}
           data={HABITS.map((one) => ({ value: one, label: HABIT_WORDS[one] }))}
           onChange={(event) => onHabit(event.currentTarget.value as Habit)}
         />
       )}
-    </>
+    </FieldGrid>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, TextInput, UnstyledButton } from '@mantine/core';
+import { Box, Button, Group, Text, TextInput, UnstyledButton } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import type { PlanStep } from '../../core/makeoff/plan';
 import { placeOf } from '../../core/kinds/kinds';
@@ -49,7 +49,11 @@ function OpenStep(props: StepCardProps) {
       <h2>
         <span className="figures">{number}</span> {planStepTitle(step)}
       </h2>
-      {step.closing && <p className="closing">{closingWords(step.closing)}</p>}
+      {step.closing && (
+        <Text fw={700} my={6}>
+          {closingWords(step.closing)}
+        </Text>
+      )}
       {caution && <p className="caution">{caution}</p>}
       {step.tools.length > 0 && <p className="quiet">{step.tools.map(toolTitle).join(', ')}</p>}
       <PourOf pour={step.pour} dossier={dossier} work={work} />
@@ -96,7 +100,7 @@ function HoldPoint({ dossier, work, step }: Pick<StepCardProps, 'dossier' | 'wor
   if (!hold || hold.id === step.closing?.answer || step.measures.length > 0) return null;
   return (
     <>
-      <p className="hold-word">
+      <p className="tone-failed">
         <b>Hold point.</b> {hold.answered ? 'Answered.' : 'Before going on:'}{' '}
         {holdTitle(dossier, hold).toLowerCase()}
       </p>
@@ -122,19 +126,19 @@ function StepButtons({ step, onTick, onUntick }: StepCardProps) {
   const waits = isOpenHold(step);
   if (tick)
     return (
-      <div className="start-buttons">
+      <Group gap="sm" my="sm">
         <Button variant="default" onClick={() => onUntick(id)}>
           Take the tick away
         </Button>
-      </div>
+      </Group>
     );
   const done = () =>
     waits ? say('Answer the hold point first, or pass it over with a reason.') : onTick(id, null);
   return (
-    <div className="start-buttons">
+    <Group gap="sm" my="sm">
       <Button onClick={done}>Done</Button>
       {waits && <PassOver onPass={(reason) => onTick(id, reason)} />}
-    </div>
+    </Group>
   );
 }
 
@@ -152,8 +156,9 @@ function PassOver({ onPass }: { onPass: (reason: string) => void }) {
     );
   }
   return (
-    <form
-      className="pass-over"
+    <Box
+      component="form"
+      flex="1 1 100%"
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim()) onPass(reason.trim());
@@ -161,7 +166,7 @@ function PassOver({ onPass }: { onPass: (reason: string) => void }) {
       }}
     >
       <TextInput
-        className="field"
+        mb="xs"
         label="Why it is passed over; it stays a finding"
         ref={field}
         value={reason}
@@ -171,7 +176,7 @@ function PassOver({ onPass }: { onPass: (reason: string) => void }) {
       <Button type="submit" variant="default">
         Pass it over
       </Button>
-    </form>
+    </Box>
   );
 }
 
@@ -182,21 +187,23 @@ function Answer({ id, dossier, work }: { id: string; dossier: Dossier; work: Mak
   const look = askedLooks(dossier).find((one) => one.id === id);
   if (!look) return null;
   return (
-    <LookCard
-      look={look}
-      given={dossier.looks.get(id)}
-      recorded={dossier.recorded.has(id)}
-      sealed={false}
-      onAnswer={({ id: name }, given) =>
-        void give('look.answer', {
-          id: device.id(),
-          entry: work.entry,
-          round: work.round,
-          look: name,
-          ...given,
-        })
-      }
-    />
+    <Box className="spot-alone" my={6}>
+      <LookCard
+        look={look}
+        given={dossier.looks.get(id)}
+        recorded={dossier.recorded.has(id)}
+        sealed={false}
+        onAnswer={({ id: name }, given) =>
+          void give('look.answer', {
+            id: device.id(),
+            entry: work.entry,
+            round: work.round,
+            look: name,
+            ...given,
+          })
+        }
+      />
+    </Box>
   );
 }
 

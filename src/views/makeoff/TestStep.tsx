@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import { useState } from 'react';
 import { stateOfTest } from '../../core/rulebook/cable-tests';
 import type { TestHold } from '../../core/kinds/steps';
@@ -65,7 +65,7 @@ function Insulation({ dossier, slice, after }: { dossier: Dossier; slice: Slice;
         />
       )}
       {test && (
-        <div className="start-buttons">
+        <Group gap="sm" my="sm">
           {!drying && (
             <Button variant="default" onClick={() => setStarting(!starting)}>
               {starting ? 'Back to the test' : 'Test every pair again'}
@@ -76,7 +76,7 @@ function Insulation({ dossier, slice, after }: { dossier: Dossier; slice: Slice;
               {drying ? 'Fold the drying-out away' : 'Dry it out'}
             </Button>
           )}
-        </div>
+        </Group>
       )}
       {drying && !after && <Drying slice={slice} cable={cable} entry={entry.id} />}
     </div>

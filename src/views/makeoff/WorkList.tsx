@@ -1,4 +1,4 @@
-import { Button, NavLink } from '@mantine/core';
+import { Button, NavLink, Text } from '@mantine/core';
 import '@mantine/core/styles/NavLink.layer.css';
 import { memo, useMemo } from 'react';
 import type { Clock } from '../../core/makeoff/clocks';
@@ -27,9 +27,13 @@ export const WorkList = memo(function WorkList({ slice, site, version, current, 
   const nowMs = useNow(1000);
   const { clocks } = clocksHere(site, nowMs);
   return (
-    <nav className="works" aria-label="Work going on">
+    <nav className="works beside" aria-label="Work going on">
       <h2>Going on</h2>
-      {lines.length === 0 && <p className="quiet">Nothing. Choose an entry and start.</p>}
+      {lines.length === 0 && (
+        <Text c="dimmed" mx="sm" mb="sm">
+          Nothing. Choose an entry and start.
+        </Text>
+      )}
       {lines.map(({ id, entry, title, beside }) => (
         <NavLink
           key={id}

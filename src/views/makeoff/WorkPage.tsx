@@ -1,4 +1,5 @@
-import { Button, TextInput } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
+import { Button, TextInput, Group } from '@mantine/core';
 import { useState } from 'react';
 import { clocksHere } from '../hand/alarm';
 import { stageOf } from '../../core/makeoff/stage';
@@ -103,10 +104,12 @@ function OwnClocks({ dossier: { entry, cable } }: { dossier: Dossier }) {
   return (
     <>
       {own.length > 0 && (
-        <section aria-label="Clocks of this entry" className="own-clocks">
-          {own.map((clock) => (
-            <ClockRing key={clock.id} clock={clock} nowMs={nowMs} />
-          ))}
+        <section aria-label="Clocks of this entry">
+          <FieldGrid min={230} gap="10px" mt="sm">
+            {own.map((clock) => (
+              <ClockRing key={clock.id} clock={clock} nowMs={nowMs} />
+            ))}
+          </FieldGrid>
         </section>
       )}
       {late.some((one) => one.entry === entry.id) && (
@@ -150,7 +153,8 @@ function WorkSteps({ dossier, work, plan, current, onChoose }: WorkStepsProps) {
   return (
     <>
       <TextInput
-        className="field initials"
+        maw={160}
+        mb="xs"
         label="Initials for the ticks"
         value={initials}
         maxLength={8}
@@ -172,7 +176,7 @@ const WorkFoot = ({ dossier: { entry }, plan, onSeal }: Props) => (
     {plan.next === null && (
       <p>Every step is ticked. Seal how the entry was left; its record then speaks for what it hides.</p>
     )}
-    <div className="start-buttons">
+    <Group gap="sm" my="sm">
       <Button onClick={onSeal} variant={plan.next === null ? 'filled' : 'default'}>
         Seal as left
       </Button>
@@ -182,7 +186,7 @@ const WorkFoot = ({ dossier: { entry }, plan, onSeal }: Props) => (
       <Button component="a" variant="default" href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
         To its bench
       </Button>
-    </div>
+    </Group>
     <p className="quiet">Yendral advises; a competent, authorised person decides. Local codes come first.</p>
   </>
 );

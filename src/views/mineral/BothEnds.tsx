@@ -1,4 +1,5 @@
-import { Table } from '@mantine/core';
+import { Table, Text } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { linkLengths } from '../../core/mineral/link';
 import { pathResistance } from '../../core/earth/path';
 import { fallsBetween, newestByPair, stateOfTest } from '../../core/rulebook/cable-tests';
@@ -38,11 +39,11 @@ export function BothEnds({ slice, cable }: { slice: Slice; cable: Cable }) {
         </p>
       )}
       {link && ends[0] && <EndSection dossier={ends[0]} shownPx={900} />}
-      <div className="both-ends">
+      <FieldGrid min={400} gap="8px 24px" align="start" fit>
         {ends.map((dossier) => (
           <End key={dossier.entry.id} dossier={dossier} cable={cable} />
         ))}
-      </div>
+      </FieldGrid>
       <ContinuityPanel key={cable.id} slice={slice} cable={cable} />
       <SheathEarth cable={cable} ends={ends} />
     </>
@@ -68,8 +69,10 @@ function End({ dossier, cable }: { dossier: Dossier; cable: Cable }) {
       <h2>
         <a href={`/bench/?site=${entry.site}&entry=${entry.id}`}>
           {enclosure.tag}, entry {entry.label}
-        </a>
-        <small> {kindTitle(entry.kind)}</small>
+        </a>{' '}
+        <Text component="small" c="dimmed" fz="sm">
+          {kindTitle(entry.kind)}
+        </Text>
       </h2>
       {!cable.mineral!.link && <EndSection dossier={dossier} shownPx={440} />}
       <Compared cable={cable} entry={entry} before={before} first={first} later={later} />

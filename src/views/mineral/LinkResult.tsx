@@ -1,3 +1,4 @@
+import { Verdict } from '../../ui/Figure';
 import { Button } from '@mantine/core';
 import { LEAST_BEND } from '../../core/mineral/link';
 import { metalSheathMm } from '../../core/mineral/sheath';
@@ -28,11 +29,11 @@ export function LinkResult({ link: { geometry, lengths, toleranceMm }, text, cab
           shownPx={420}
         />
       </div>
-      <p className="verdict good" role="status">
+      <Verdict good>
         Cut it to {figure(lengths.cutMm, 1)} mm. The sheath is {figure(lengths.sheathMm, 1)} ±{' '}
         {figure(toleranceMm, 1)} mm; the second strip mark lies {figure(lengths.secondStripMm, 1)} mm from the
         first sheath end.
-      </p>
+      </Verdict>
       <p>
         The path between the faces is {figure(lengths.pathMm, 1)} mm.
         {moved !== null &&

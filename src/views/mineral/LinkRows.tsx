@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button, TextInput, Group } from '@mantine/core';
 import { Toggle } from '../../ui/Toggle';
 import type { BendText, StraightText } from './link-draft';
 
@@ -10,6 +10,7 @@ interface CellProps {
 
 const Cell = ({ label, value, onText }: CellProps) => (
   <TextInput
+    w={76}
     classNames={{ input: 'figures' }}
     inputMode="decimal"
     aria-label={label}
@@ -32,7 +33,7 @@ export const StraightRows = ({ straights, onStraights }: StraightRowsProps) => (
   <>
     <h2>Straights, mm, and what each may be off by</h2>
     {straights.map(({ mm, off }, i) => (
-      <div key={i} className="link-row">
+      <Group key={i} className="link-row" gap={6} mb={6}>
         <Cell
           label={`Straight ${i + 1}, mm`}
           value={mm}
@@ -53,7 +54,7 @@ export const StraightRows = ({ straights, onStraights }: StraightRowsProps) => (
             ×
           </Button>
         )}
-      </div>
+      </Group>
     ))}
     <Button variant="default" onClick={() => onStraights([...straights, { mm: '', off: '1' }])}>
       Add a straight
@@ -96,7 +97,7 @@ interface BendRowProps {
 }
 
 const BendRow = ({ bend, number, onChange, onTakeOut }: BendRowProps) => (
-  <div className="link-row">
+  <Group className="link-row" gap={6} mb={6}>
     <Cell label={`Bend ${number}, degrees`} value={bend.angle} onText={(angle) => onChange({ angle })} />
     <span>° ±</span>
     <Cell
@@ -121,5 +122,5 @@ const BendRow = ({ bend, number, onChange, onTakeOut }: BendRowProps) => (
     <Button variant="default" aria-label={`Take bend ${number} out`} onClick={onTakeOut}>
       ×
     </Button>
-  </div>
+  </Group>
 );

@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import type { Cable } from '../../core/record/types';
 import { FigureFields, type FigureField } from '../../ui/FigureFields';
 import { useLinkDraft, linkOf, type LinkNames } from './link-draft';
@@ -26,13 +27,13 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
         The sheath’s end lies inside each face by its entry. Measure tangent to tangent; a wrong mark wastes
         the cable.
       </p>
-      <div className="link-columns">
+      <FieldGrid min={400} gap="24px" align="start" fit>
         <div>
           <StraightRows straights={draft.straights} onStraights={draft.setStraights} />
           <BendRows bends={draft.bends} onBends={draft.setBends} />
-          <div className="mineral-fields">
+          <FieldGrid className="mineral-fields" min={220} gap="10px 16px">
             <FigureFields figures={draft.figures} fields={FIELDS} />
-          </div>
+          </FieldGrid>
         </div>
         <div>
           {link ? (
@@ -43,7 +44,7 @@ export function LinkTool({ cable }: { cable: Cable | null }) {
             </p>
           )}
         </div>
-      </div>
+      </FieldGrid>
     </>
   );
 }

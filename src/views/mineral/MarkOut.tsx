@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { Button, Table } from '@mantine/core';
 import { endMarks } from '../../core/mineral/marks';
 import type { Slice } from '../../core/record/slice';
@@ -47,9 +48,9 @@ export function MarkOut({ slice, cable }: { slice: Slice; cable: Cable | null })
         {sheet && `Lengths from ${sheet.words}. `}
         Insulation drinks moisture from the air as soon as the end is open: have everything at hand.
       </p>
-      <div className="mineral-fields">
+      <FieldGrid className="mineral-fields no-print" min={220} gap="10px 16px">
         <FigureFields figures={figures} fields={screened ? [...FIELDS, STUB] : FIELDS} />
-      </div>
+      </FieldGrid>
       {marks === 'stub-too-long' && (
         <p role="alert" className="tone-failed">
           The screen’s stub must be shorter than the tail.
@@ -95,10 +96,10 @@ function Marks({ marks, jacketed }: { marks: EndMarks; jacketed: boolean }) {
   ];
   return (
     <>
-      <div className="mineral-drawing">
+      <div className="mineral-drawing no-print">
         <DrawingView drawing={drawing} states={{}} aspect={width / height} shownPx={760} />
       </div>
-      <div className="paper-ruler" style={{ width: `${width}mm`, height: `${height}mm` }}>
+      <div className="paper-only" style={{ width: `${width}mm`, height: `${height}mm` }}>
         <DrawingView drawing={drawing} states={{}} aspect={width / height} shownPx={width * 3.4} />
       </div>
       <Table>

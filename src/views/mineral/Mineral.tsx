@@ -13,7 +13,6 @@ import { BothEnds } from './BothEnds';
 import { Insulation } from './Insulation';
 import { LinkTool } from './LinkTool';
 import { MarkOut } from './MarkOut';
-import './mineral.css';
 import { testsOf } from '../testing/tests-of';
 import { tabIn, useAddress } from '../hand/address';
 

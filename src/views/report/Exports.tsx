@@ -1,3 +1,4 @@
+import { Button, Group, Text } from '@mantine/core';
 import { useRef, useState } from 'react';
 import { ApiError, exportAddress, fetchExport } from '../../client/api';
 import type { Id } from '../../core/record/types';
@@ -38,22 +39,14 @@ export function Exports({ site }: { site: Id }) {
     <section aria-label="Files">
       <ul className="bare files">
         {FILES.map(([name, title, what]) => (
-          <li key={name}>
-            <a
-              className="export"
-              href={exportAddress(site, name)}
-              download
-              onClick={(event) => {
-                event.preventDefault();
-                void make(name);
-              }}
-            >
-              {title}
-            </a>
-            <span className="quiet">
-              {what} <span className="figures">{name}</span>
-            </span>
-          </li>
+          <ExportLine
+            key={name}
+            site={site}
+            name={name}
+            title={title}
+            what={what}
+            onMake={() => void make(name)}
+          />
         ))}
       </ul>
       {making && (
@@ -74,6 +67,37 @@ export function Exports({ site }: { site: Id }) {
     </section>
   );
 }
+
+interface ExportLineProps {
+  site: Id;
+  name: string;
+  title: string;
+  what: string;
+  onMake: () => void;
+}
+
+/** One file: its button is a link, so that it can be copied and saved as one. */
+const ExportLine = ({ site, name, title, what, onMake }: ExportLineProps) => (
+  <Group component="li" gap="4px 16px" py="xs">
+    <Button
+      component="a"
+      variant="default"
+      w={300}
+      maw="100%"
+      href={exportAddress(site, name)}
+      download
+      onClick={(event) => {
+        event.preventDefault();
+        onMake();
+      }}
+    >
+      {title}
+    </Button>
+    <Text component="span" c="dimmed" flex="1 1 300px">
+      {what} <span className="figures">{name}</span>
+    </Text>
+  </Group>
+);
 
 /** Hands a file to the browser, as a link would. */
 function save(file: Blob, name: string): void {

@@ -1,6 +1,6 @@
+import { Box } from '@mantine/core';
 import { Root, type ViewProps } from '../frame/Root';
 import { Exports } from './Exports';
-import './report.css';
 
 /** What is taken out of a site, for whoever asked for the inspection. */
 export default function Report() {
@@ -16,7 +16,7 @@ function ReportOf({ state: { slice, site } }: ViewProps) {
       </main>
     );
   return (
-    <main id="main" className="report" tabIndex={-1}>
+    <Box component="main" id="main" className="page" maw={860} tabIndex={-1}>
       <h1>Report on {record.name}</h1>
       <p>
         Each file is made on the server from what it has now
@@ -27,6 +27,6 @@ function ReportOf({ state: { slice, site } }: ViewProps) {
       <p className="quiet">
         Yendral advises; a competent, authorised person decides. Local codes come first.
       </p>
-    </main>
+    </Box>
   );
 }

@@ -115,12 +115,7 @@ function AreaShape({ planned, children }: { planned: PlannedArea; children: Reac
   return (
     <g>
       <rect {...outline} className={`area zone-${area.zone ?? 'none'}`} />
-      <text
-        x={outline.x + 0.7 * scale}
-        y={outline.y + 1.7 * scale}
-        fontSize={1.25 * scale}
-        className="area-name"
-      >
+      <text x={outline.x + 0.7 * scale} y={outline.y + 1.7 * scale} fontSize={1.25 * scale} fontWeight={700}>
         {cut(area.name, outline.width / scale, 1.25)}
       </text>
       <text
@@ -155,7 +150,7 @@ function BoxShape({ box, stops, scale, far, shows, overlay, counts }: BoxProps) 
     <g>
       <rect x={x} y={y + 1.2 * scale} width={width} height={height - 1.2 * scale} className="box" />
       {!far && (
-        <text x={tagAt[0]} y={tagAt[1]} fontSize={1.05 * scale} className="tag">
+        <text x={tagAt[0]} y={tagAt[1]} fontSize={1.05 * scale} className="tag figures">
           {cut(enclosure.tag, width / scale + 0.6, 1.05)}
         </text>
       )}
@@ -233,7 +228,7 @@ function Badge({ n, tone }: { n: number; tone: Overlay }) {
   return (
     <g className={`badge badge-${tone}`} transform="translate(9 -9)">
       <circle r="7.5" />
-      <text textAnchor="middle" y="4" fontSize="11">
+      <text textAnchor="middle" y="4" fontSize="11" fontWeight={700}>
         {n}
       </text>
     </g>

@@ -1,4 +1,4 @@
-import { Button, SimpleGrid, Stack } from '@mantine/core';
+import { Button, SimpleGrid, Stack, Text } from '@mantine/core';
 import '@mantine/core/styles/SimpleGrid.layer.css';
 import { useState } from 'react';
 import { now } from '../../client/clock';
@@ -153,13 +153,13 @@ function WorstDefects({ slice, site, timeZone }: { slice: Slice; site: string; t
         </a>
       </h2>
       {worst.map(({ id, severity, statement, due }) => (
-        <p key={id}>
+        <Text key={id} size="sm" lineClamp={2} my={4}>
           <b className="tone-failed">Level {severity}</b>{' '}
           <a href={`/defects/?site=${site}&defect=${id}`}>{statement}</a>{' '}
           <span className={due < today ? 'tone-failed' : 'quiet'}>
             {due < today ? 'overdue since' : 'due'} {day(due)}
           </span>
-        </p>
+        </Text>
       ))}
     </section>
   );

@@ -1,4 +1,4 @@
-import { Button, TextInput, type TextInputProps } from '@mantine/core';
+import { Button, TextInput, type TextInputProps, Group } from '@mantine/core';
 import { useState } from 'react';
 import { instrument, useInstrument } from '../hand/hand';
 import { pieceOf } from '../hand/piece';
@@ -50,7 +50,7 @@ export default function CaliperPanel({ nominalMm }: CaliperPanelProps) {
             instrument.handle({ angleDeg: deg });
           }}
         />
-        <div className="answers">
+        <Group className="answers" gap={6}>
           <Button
             variant="default"
             onClick={() => instrument.handle({ jaws: 'close', workpiece: pieceOf(sizeMm, ovalMm), angleDeg })}
@@ -60,7 +60,7 @@ export default function CaliperPanel({ nominalMm }: CaliperPanelProps) {
           <Button variant="default" onClick={() => instrument.handle({ jaws: 'open' })}>
             Open the jaws
           </Button>
-        </div>
+        </Group>
       </div>
     </section>
   );
@@ -68,7 +68,7 @@ export default function CaliperPanel({ nominalMm }: CaliperPanelProps) {
 
 const NumberField = ({ onNumber, ...props }: TextInputProps & { onNumber: (value: number) => void }) => (
   <TextInput
-    className="field"
+    mb="xs"
     type="number"
     {...props}
     onChange={(event) => onNumber(Number(event.currentTarget.value))}

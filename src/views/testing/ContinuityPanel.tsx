@@ -1,4 +1,4 @@
-import './insulation.css';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { Button, NativeSelect } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useState } from 'react';
@@ -88,11 +88,10 @@ function TracingForm({ cable, onDone }: { cable: Cable; onDone: () => void }) {
   };
   return (
     <form noValidate onSubmit={form.onSubmit(keep)}>
-      <div className="mineral-fields">
+      <FieldGrid className="mineral-fields" min={220} gap="10px 16px">
         {names.map((name) => (
           <NativeSelect
             key={name}
-            className="field"
             label={`${name} comes out at the far end as`}
             data={[
               { value: '', label: 'not traced yet' },
@@ -102,7 +101,7 @@ function TracingForm({ cable, onDone }: { cable: Cable; onDone: () => void }) {
             {...form.getInputProps(name)}
           />
         ))}
-      </div>
+      </FieldGrid>
       <Button type="submit">Keep the tracing</Button>
     </form>
   );

@@ -1,3 +1,4 @@
+import { Verdict } from '../../ui/Figure';
 import { NativeSelect, Table } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { newestByPair, thresholdAt } from '../../core/rulebook/cable-tests';
@@ -44,7 +45,8 @@ export function Drying({ slice, cable, entry = null }: DryingProps) {
         the sealed part towards the open end, evenly, and keep the sheath below its limit.
       </p>
       <NativeSelect
-        className="field short"
+        maw={220}
+        mb="xs"
         label="Pair"
         value={pair}
         data={pairs}
@@ -80,10 +82,10 @@ interface DryingStateProps {
 
 function DryingState({ readings, thresholdMegohm, windowMin }: DryingStateProps) {
   const state = dryingState(readings, thresholdMegohm);
-  const tone = state.is === 'reached' ? 'good' : state.is === 'not-rising' ? 'bad' : 'open';
+  const good = state.is === 'reached' ? true : state.is === 'not-rising' ? false : null;
   const threshold = megohmWords(thresholdMegohm);
   return (
-    <p className={`verdict ${tone}`} role="status">
+    <Verdict good={good}>
       {state.is === 'too-few' &&
         `${state.have} of ${DRYING_READINGS} readings that a trend needs. A fall before the rise is usual.`}
       {state.is === 'reached' &&
@@ -92,7 +94,7 @@ function DryingState({ readings, thresholdMegohm, windowMin }: DryingStateProps)
         'It is not rising. Warm it further, or look for water that keeps coming in.'}
       {state.is === 'rising' &&
         `It rises: ${threshold} in about ${figure(Math.max(0, state.crossing.t - (readings.at(-1)?.t ?? 0)), 0)} min${state.crossing.expanded === null ? '' : ` (give or take ${figure(state.crossing.expanded, 0)} min)`}.`}
-    </p>
+    </Verdict>
   );
 }
 

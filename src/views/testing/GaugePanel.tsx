@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button, TextInput, Group } from '@mantine/core';
 import { useState } from 'react';
 import type { Instrument } from '../../core/record/types';
 import { INSTRUMENT_WORDS } from '../../core/words/en/labels';
@@ -13,7 +13,7 @@ export default function GaugePanel({ instrument, nominal }: { instrument: Instru
     <section className="caliper" aria-label={`Simulated ${INSTRUMENT_WORDS[instrument.kind]}`}>
       <div>
         <TextInput
-          className="field"
+          mb="xs"
           label={
             <>
               {instrument.tag} is held against, {UNIT[instrument.unit]}
@@ -24,14 +24,14 @@ export default function GaugePanel({ instrument, nominal }: { instrument: Instru
           value={target}
           onChange={(event) => setTarget(Number(event.target.value))}
         />
-        <div className="answers">
+        <Group className="answers" gap={6}>
           <Button variant="default" onClick={() => hand.handle({ target })}>
             Hold it there
           </Button>
           <Button variant="default" onClick={() => hand.handle({ target: null })}>
             Take it away
           </Button>
-        </div>
+        </Group>
       </div>
     </section>
   );

@@ -1,5 +1,5 @@
-import { Button, Table } from '@mantine/core';
-import './insulation.css';
+import { Box, Button, Table } from '@mantine/core';
+import { Verdict } from '../../ui/Figure';
 import { useState } from 'react';
 import { fallsBetween, newestByPair, stateOfTest } from '../../core/rulebook/cable-tests';
 import type { Cable, InsulationTest } from '../../core/record/types';
@@ -57,8 +57,8 @@ function PairGrid({ cable, test, judged, chosen, onChoose }: PairGridProps) {
   const names = [...conductors, ...(screened ? ['screen'] : []), 'sheath'];
   const [, ...columns] = names;
   return (
-    <div className="wide-table">
-      <Table className="ir-grid">
+    <Box style={{ overflowX: 'auto' }}>
+      <Table className="ir-grid" horizontalSpacing={6} verticalSpacing={3}>
         <Table.Thead>
           <Table.Tr>
             <Table.Td />
@@ -93,7 +93,7 @@ function PairGrid({ cable, test, judged, chosen, onChoose }: PairGridProps) {
           ))}
         </Table.Tbody>
       </Table>
-    </div>
+    </Box>
   );
 }
 
@@ -132,13 +132,13 @@ function WhatFollows({
   state: TestState;
   windowMin: number;
 }) {
-  const tone = action === null ? 'open' : action === 'record' || action === 'seal-now' ? 'good' : 'bad';
+  const good = action === null ? null : action === 'record' || action === 'seal-now';
   return (
-    <p className={`verdict ${tone}`} role="status">
+    <Verdict good={good}>
       {action === null ? `${count(missing.length, 'pair')} left to read.` : ACTION_WORDS[action]}
       {action === 'seal-now' &&
         ` The oldest reading is ${figure(oldestMin, 0)} min old; ${windowMin} min are allowed.`}
-    </p>
+    </Verdict>
   );
 }
 

@@ -1,6 +1,6 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import './insulation.css';
 import { Checkbox, Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
@@ -35,10 +35,9 @@ export function StartTest(props: StartTestProps) {
       }}
     >
       <h2>{drying ? 'Next reading while drying' : 'Start a test'}</h2>
-      <div className="mineral-fields">
+      <FieldGrid className="mineral-fields" min={220} gap="10px 16px">
         {!drying && (
           <NativeSelect
-            className="field"
             label="Stage"
             value={test.stage}
             data={INSULATION_STAGES.map((one) => ({ value: one, label: STAGE_WORDS[one] }))}
@@ -47,7 +46,6 @@ export function StartTest(props: StartTestProps) {
         )}
         <MeasureInput label="Temperature of the cable’s end" {...fieldOf(test.degrees)} />
         <NativeSelect
-          className="field"
           label="Tester"
           value={test.tester?.id ?? ''}
           data={test.testers.map(({ id, tag }) => ({ value: id, label: tag }))}
@@ -55,12 +53,12 @@ export function StartTest(props: StartTestProps) {
         />
         <Checkbox
           size="md"
-          className="field flag"
+          mih={48}
           label="The far end is sealed"
           checked={test.sealed}
           onChange={(event) => test.setSealed(event.currentTarget.checked)}
         />
-      </div>
+      </FieldGrid>
       {test.problem && (
         <p role="alert" className="tone-failed">
           {test.problem}

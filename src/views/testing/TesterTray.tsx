@@ -1,9 +1,8 @@
+import { Button, Group, Text } from '@mantine/core';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { readQuantity } from '../../core/quantity/quantity';
 import { quantityFault } from '../../core/words/en/quantity';
-import './insulation.css';
-import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { sends } from '../../core/instrument/simulator';
 import type { Instrument, InsulationTest } from '../../core/record/types';
@@ -35,8 +34,12 @@ export function TesterTray({ test, pair, onRead }: TesterTrayProps) {
     keep(read.megohm, read.over);
   };
   return (
-    <form
+    <Group
+      component="form"
       className="tester"
+      gap="0 12px"
+      align="flex-end"
+      mt="sm"
       onSubmit={(event) => {
         event.preventDefault();
         enter();
@@ -53,7 +56,7 @@ export function TesterTray({ test, pair, onRead }: TesterTrayProps) {
         Enter
       </Button>
       {tester && sends(tester) && <LiveTester tester={tester} onTake={keep} />}
-    </form>
+    </Group>
   );
 }
 
@@ -91,12 +94,12 @@ function LiveTester({ tester, onTake }: LiveTesterProps) {
   };
   return (
     <>
-      <output className="figures" aria-label="Live value">
+      <Text component="output" className="figures" fz={18} miw={150} mb="lg" aria-label="Live value">
         {line?.instrument === tester.id && line.value !== null
           ? megohmWords(Math.max(line.value, 0.0001), line.over)
           : '– –'}
         {line?.stable && ' at rest'}
-      </output>
+      </Text>
       <MeasureInput label="The simulated leads are on" {...fieldOf(truth)} />
       <Button variant="default" onClick={() => truth.need() !== null && hand.handle({ target: truth.value })}>
         Test voltage on

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Box, Button, Group } from '@mantine/core';
 import { useState } from 'react';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Finding } from '../../core/record/finding';
@@ -40,16 +40,16 @@ export default function Board(props: BoardProps) {
     );
   const packed = openings.map((one) => one.packed);
   return (
-    <div className="board">
-      <div>
+    <Group className="board" gap={20} align="flex-start">
+      <Box flex="0 1 390px">
         {kindOf(dossier).transit === 'bonded' && (
-          <div className="side-switch" role="group" aria-label="Side">
+          <Group gap={0} mb="sm" role="group" aria-label="Side">
             {(['jacket', 'armour'] as const).map((one) => (
               <Toggle key={one} on={one === side} onClick={() => setSide(one)}>
                 {one === 'jacket' ? 'Jacket side' : 'Armour side'}
               </Toggle>
             ))}
-          </div>
+          </Group>
         )}
         <Face
           openings={openings.filter((one) => !one.packed.plug)}
@@ -63,9 +63,11 @@ export default function Board(props: BoardProps) {
             say('Moved. Its layers have to be peeled anew.');
           }}
         />
-      </div>
-      <BesideFace {...props} packed={packed} />
-    </div>
+      </Box>
+      <Box flex="1 1 230px">
+        <BesideFace {...props} packed={packed} />
+      </Box>
+    </Group>
   );
 }
 

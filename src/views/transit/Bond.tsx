@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { Id, Instrument } from '../../core/record/types';
@@ -34,10 +35,10 @@ export function Bond(props: BondProps) {
         {expectedOhm === null ? '' : `${ohm(expectedOhm)} is predicted for the joint, `}
         {ohm(limitOhm)} is the site’s limit.
       </p>
-      <div className="side-fields">
+      <FieldGrid min={140} gap="0 12px">
         <MeasureInput label="Resistance" {...fieldOf(typed)} />
         {live && <MeasureInput label="The simulated leads are on" {...fieldOf(truth)} />}
-      </div>
+      </FieldGrid>
       {live && (
         <p className="figures">
           {live.tag}: {shown !== null ? ohm(shown) : '– –'}{' '}

@@ -1,4 +1,4 @@
-import { Checkbox, TextInput } from '@mantine/core';
+import { Box, Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Slice } from '../../core/record/slice';
 import type { Id } from '../../core/record/types';
@@ -27,20 +27,21 @@ export function CableChoice({ slice, site, chosen, onChoose }: CableChoiceProps)
     .sort((a, b) => Number(picked.has(b.id)) - Number(picked.has(a.id)))
     .slice(0, 160);
   return (
-    <section aria-label="Cables" className="cable-choice">
+    <Box component="section" aria-label="Cables" flex="1 1 240px" maw={400}>
       <TextInput
-        className="field"
+        mb="xs"
         label="Find another cable, tag or to"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
       <p className="quiet">{count(chosen.length, 'cable')} chosen.</p>
-      <ul className="bare">
+      <Box component="ul" className="bare" mah={380} style={{ overflowY: 'auto' }}>
         {shown.map(({ id, tag, outerMm }) => (
           <li key={id}>
             <Checkbox
               size="md"
-              className="check"
+              mih={44}
+              mr="sm"
               label={
                 <>
                   {tag}, <span className="figures">{known(outerMm, 'mm', 1)}</span>
@@ -52,7 +53,7 @@ export function CableChoice({ slice, site, chosen, onChoose }: CableChoiceProps)
             />
           </li>
         ))}
-      </ul>
-    </section>
+      </Box>
+    </Box>
   );
 }

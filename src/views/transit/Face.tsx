@@ -1,3 +1,4 @@
+import { Group, Text } from '@mantine/core';
 import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { DragEndEvent, DragOverEvent } from '@dnd-kit/core';
 import { useState } from 'react';
@@ -54,19 +55,22 @@ export function Face(props: FaceProps) {
         if (dragged(event)) onMove(atOf(String(event.active.id)), atOf(String(event.over!.id)));
       }}
     >
-      <div className="faces">
+      <Group gap={18} align="flex-end">
         {openings.map((opening) => (
           <OpeningFace key={opening.frame.label} {...props} opening={opening} pxPerMm={pxPerMm} />
         ))}
-      </div>
-      <p
+      </Group>
+      <Text
+        mih={44}
+        maw={380}
+        my="sm"
         className={`drop-verdict ${over ? `tone-${over.good ? 'sound' : 'failed'}` : 'quiet'}`}
         aria-live="polite"
       >
         {over
           ? over.words
           : 'Drag a cable to another block, or choose one with Enter and move it with the arrow keys.'}
-      </p>
+      </Text>
     </DndContext>
   );
 }

@@ -1,4 +1,5 @@
-import { Table } from '@mantine/core';
+import { Box, Table } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { oneMore } from '../../core/rulebook/transit-one-more';
@@ -18,10 +19,10 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
   const u = off.value;
   return (
     <>
-      <div className="side-fields more-fields">
+      <FieldGrid min={200} maw={520}>
         <MeasureInput label="Diameter of the new cable" {...fieldOf(diameter)} />
         <MeasureInput label="It may be off by" {...fieldOf(off)} />
-      </div>
+      </FieldGrid>
       {(mm === null || u === null) && (
         <p className="quiet">Type the diameter as measured, and by how much it may be off.</p>
       )}
@@ -99,14 +100,14 @@ function Coring({ dossier, sheet, mm }: { dossier: Dossier; sheet: TransitSheet;
         return (
           <section key={frame.label} aria-label={`Opening ${frame.label}`}>
             <h2>Opening {frame.label}</h2>
-            <div className="plan-face">
+            <Box className="plan-face" maw={640}>
               <DrawingView
                 drawing={drawing}
                 states={{}}
                 aspect={(right - left) / (bottom - top)}
                 shownPx={560}
               />
-            </div>
+            </Box>
             <p role="status" className={coring.best && fill <= sealant.maxFillPct ? '' : 'tone-failed'}>
               {coring.best
                 ? `Punch ${figure(coring.punchMm, 1)} mm; its centre may lie anywhere in the shaded part. Furthest from everything: ${figure(coring.best.xMm, 0)} mm across, ${figure(coring.best.yMm, 0)} mm up, with ${figure(coring.best.clearMm, 1)} mm more than is asked for. To close: ${figure(ml, 0)} ml of sealant.`

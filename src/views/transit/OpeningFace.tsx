@@ -1,3 +1,4 @@
+import { Group } from '@mantine/core';
 import type { OpeningState } from '../../core/rulebook/transit-records';
 import { compressionOf } from '../../core/rulebook/transit-found';
 import { figure } from '../../core/words/en/format';
@@ -41,7 +42,7 @@ function FaceRow(props: OpeningFaceProps & { row: number }) {
         className={`face-plate${plate === false ? ' missing' : ''}`}
         style={{ height: `${sheet.stayPlateMm * pxPerMm}px` }}
       />
-      <div className="face-columns">
+      <Group gap={0} wrap="nowrap" align="stretch">
         {columns.map(({ widthMm, blocks }, column) => (
           <div key={column} className="face-column" style={{ width: `${widthMm * pxPerMm}px` }}>
             {blocks
@@ -51,7 +52,7 @@ function FaceRow(props: OpeningFaceProps & { row: number }) {
               .reverse()}
           </div>
         ))}
-      </div>
+      </Group>
     </div>
   );
 }

@@ -1,4 +1,5 @@
-import { Table } from '@mantine/core';
+import { Box, Table } from '@mantine/core';
+import { FieldGrid } from '../../ui/FieldGrid';
 import { memo } from 'react';
 import { peelCards, pickList } from '../../core/rulebook/transit-planned';
 import type { Slice } from '../../core/record/slice';
@@ -29,13 +30,13 @@ export const PackPlan = memo(function PackPlan({ slice, dossier, sheet, openings
       <h2>
         {enclosure.tag}, entry {entry.label}: plan
       </h2>
-      <div className="plan-face">
+      <Box className="plan-face" maw={640}>
         <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={620} />
-      </div>
-      <div className="plan-lists">
+      </Box>
+      <FieldGrid min={260} gap="0 24px" align="start" fit>
         <ToFetch openings={openings} />
         <Order openings={openings} cables={cables} relaxH={sheet.relaxH} />
-      </div>
+      </FieldGrid>
       <PeelCards openings={openings} sheet={sheet} cables={cables} />
       <p className="quiet">
         Knives go away from the body. Yendral advises; a competent, authorised person decides. Local codes
@@ -144,7 +145,7 @@ function PeelCards({ openings, sheet, cables }: PeelCardsProps) {
   return (
     <>
       <h3>Peel cards: layers out of each half</h3>
-      <div className="wide-table">
+      <Box style={{ overflowX: 'auto' }}>
         <Table>
           <Table.Thead>
             <Table.Tr>
@@ -169,7 +170,7 @@ function PeelCards({ openings, sheet, cables }: PeelCardsProps) {
             ))}
           </Table.Tbody>
         </Table>
-      </div>
+      </Box>
     </>
   );
 }

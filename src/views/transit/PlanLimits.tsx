@@ -17,7 +17,8 @@ export const UnusedSizes = ({ sheet, forbidden, onForbid }: UnusedSizesProps) =>
       <Checkbox
         key={sizeMm}
         size="md"
-        className="check"
+        mih={44}
+        mr="sm"
         label={sizeMm}
         checked={forbidden.includes(sizeMm)}
         onChange={() => onForbid(toggled(forbidden, sizeMm))}
@@ -48,7 +49,8 @@ export function LockedRows({ openings, locks, onLock }: LockedRowsProps) {
         <Checkbox
           key={key}
           size="md"
-          className="check"
+          mih={44}
+          mr="sm"
           label={words}
           checked={locks.includes(key)}
           onChange={() => onLock(toggled(locks, key))}

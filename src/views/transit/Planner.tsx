@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Box, Button, Group } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { PackStep } from '../../core/transit/pack/pack';
 import { packedFrom } from '../../core/rulebook/transit-planned';
@@ -44,16 +44,16 @@ export default function Planner({ slice, dossier, sheet, onTake }: PlannerProps)
         Every cable in a block whose range holds it, fewest openings, least height, fewest sizes, then the
         wanted spare share. A locked row keeps its cables.
       </p>
-      <div className="planner no-print">
+      <Group className="no-print" gap={24} align="flex-start">
         <CableChoice slice={slice} site={dossier.entry.site} chosen={cables} onChoose={setCables} />
-        <div>
+        <Box flex="1 1 360px">
           <MeasureInput label="Wanted spare share" {...fieldOf(spare)} />
           <RunButtons run={run} onStart={start} onTake={take} />
           <RunSteps run={run} wantedPct={spare.value ?? 0} />
           <UnusedSizes sheet={sheet} forbidden={forbidden} onForbid={setForbidden} />
           <LockedRows openings={openings} locks={locks} onLock={setLocks} />
-        </div>
-      </div>
+        </Box>
+      </Group>
       {planned && <PackPlan slice={slice} dossier={dossier} sheet={sheet} openings={planned} />}
     </>
   );
@@ -74,7 +74,7 @@ interface RunButtonsProps {
 }
 
 const RunButtons = ({ run: { state, best, cancel }, onStart, onTake }: RunButtonsProps) => (
-  <div className="start-buttons">
+  <Group gap="sm" my="sm">
     {state === 'running' ? (
       <Button variant="default" onClick={cancel}>
         Cancel
@@ -92,7 +92,7 @@ const RunButtons = ({ run: { state, best, cancel }, onStart, onTake }: RunButton
         </Button>
       </>
     )}
-  </div>
+  </Group>
 );
 
 const STEP_WORDS: Record<PackStep, string> = {
@@ -118,7 +118,7 @@ function RunSteps({
           {problem}
         </p>
       )}
-      <ol className="pack-steps" aria-live="polite">
+      <ol aria-live="polite">
         {steps.map(({ step, packing, ms }, i) => (
           <li key={i}>
             {STEP_WORDS[step]}: {figure(packing.cableRowsHeightMm, 0)} mm of rows with cables,{' '}

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import { figure } from '../../core/words/en/format';
 import { MeasuresInput, useMeasures } from '../../ui/MeasuresInput';
 
@@ -19,8 +19,10 @@ export function Recess({ recessMm, side, depthMm, onKeep }: RecessProps) {
   };
   const shallow = recessMm.some((mm) => mm < depthMm - 1e-9);
   return (
-    <form
-      className="recess"
+    <Group
+      component="form"
+      gap="0 12px"
+      align="flex-end"
       onSubmit={(event) => {
         event.preventDefault();
         keep();
@@ -36,6 +38,6 @@ export function Recess({ recessMm, side, depthMm, onKeep }: RecessProps) {
       {shallow && (
         <p className="tone-failed">Too shallow at one point: cut it out there and press in more.</p>
       )}
-    </form>
+    </Group>
   );
 }

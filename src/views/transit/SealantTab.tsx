@@ -1,3 +1,4 @@
+import { Box, Group } from '@mantine/core';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
 import type { Instrument, PackedOpening, SealedCable, TransitSheet } from '../../core/record/types';
@@ -67,7 +68,7 @@ function SealedOpening({ slice, dossier, sheet, opening, calipers, onChange }: S
           ? `${figure(frame.widthMm, 0)} mm wide`
           : `${figure(frame.widthMm, 0)} × ${figure(frame.heightMm, 0)} mm`}
       </h2>
-      <div className="sealant-columns">
+      <Group gap={24} align="flex-start">
         <SealedFace
           frame={frame}
           cables={cables}
@@ -75,8 +76,10 @@ function SealedOpening({ slice, dossier, sheet, opening, calipers, onChange }: S
           dossier={dossier}
           onMove={(id, xMm, yMm) => changeCable(id, (cable) => ({ ...cable, xMm, yMm }))}
         />
-        <SealantNeed dossier={dossier} frame={frame} cables={cables} sealant={sealant} />
-      </div>
+        <Box flex="1 1 240px" maw={446}>
+          <SealantNeed dossier={dossier} frame={frame} cables={cables} sealant={sealant} />
+        </Box>
+      </Group>
       <SealedReadings packed={packed} cables={records} calipers={calipers} onChange={changeCable} />
       <Depths
         sides={dossier.entry.frame!.sides}

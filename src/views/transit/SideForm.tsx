@@ -1,3 +1,4 @@
+import { FieldGrid } from '../../ui/FieldGrid';
 import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import type { BlockSide, Id, Instrument, TransitSheet } from '../../core/record/types';
@@ -35,7 +36,7 @@ export function SideForm(props: SideFormProps) {
     >
       <h3>{side.side === 'jacket' ? 'Jacket side' : 'Armour side'}</h3>
       <Wanted {...props} />
-      <div className="side-fields">
+      <FieldGrid min={140} gap="0 12px">
         <MeasureInput label="Layers out, first half" {...fieldOf(first)} />
         <MeasureInput label="Second half" {...fieldOf(second)} />
         <MeasuresInput label="Cable measured, mm, three readings" measures={measured} />
@@ -47,7 +48,7 @@ export function SideForm(props: SideFormProps) {
             data={calipers.map(({ id, tag }) => ({ value: id, label: tag }))}
           />
         )}
-      </div>
+      </FieldGrid>
       <TwoAnswers
         legend="Daylight between the halves or at the cable"
         value={record.daylight}

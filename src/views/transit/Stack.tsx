@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import type { PackedOpening, TransitSheet } from '../../core/record/types';
 import { compressionOf } from '../../core/rulebook/transit-found';
 import type { OpeningState } from '../../core/rulebook/transit-records';
@@ -75,8 +75,10 @@ function Wedge({ readMm, homeMm: [from, to], onKeep }: WedgeProps) {
   const home = readMm === null || (readMm >= from - 1e-9 && readMm <= to + 1e-9);
   return (
     <>
-      <form
-        className="recess"
+      <Group
+        component="form"
+        gap="0 12px"
+        align="flex-end"
         onSubmit={(event) => {
           event.preventDefault();
           const mm = wedge.need();
@@ -90,7 +92,7 @@ function Wedge({ readMm, homeMm: [from, to], onKeep }: WedgeProps) {
         <Button type="submit" variant="default">
           Keep it
         </Button>
-      </form>
+      </Group>
       {!home && (
         <p className="tone-failed">
           {readMm > to

@@ -21,7 +21,7 @@ function Transits({ state: { slice, site } }: ViewProps) {
   const chosen = entries.find(({ id }) => id === entry) ?? entries[0] ?? null;
   const dossier = chosen && dossierOf(slice, chosen.id, currentRound(slice, chosen.id, site));
   return (
-    <div className="transit">
+    <div className="split transit">
       <TransitList
         slice={slice}
         entries={entries}

@@ -1,3 +1,4 @@
+import { Stack } from '@mantine/core';
 import { isSealed } from '../../core/commands/apply-inspection';
 import type { Slice } from '../../core/record/slice';
 import { askedLooks } from '../../core/rulebook/asked';
@@ -12,7 +13,7 @@ export function TransitLooks({ slice, dossier }: { slice: Slice; dossier: Dossie
   if (!round) return <p>This entry belongs to no round yet. Add it to one under Dossier, Rounds.</p>;
   const sealed = isSealed(slice, entry.id, round.id);
   return (
-    <div className="transit-looks">
+    <Stack className="spot-alone" gap={10} maw={640} mt="sm">
       {askedLooks(dossier).map((look) => (
         <LookCard
           key={look.id}
@@ -31,6 +32,6 @@ export function TransitLooks({ slice, dossier }: { slice: Slice; dossier: Dossie
           }
         />
       ))}
-    </div>
+    </Stack>
   );
 }
