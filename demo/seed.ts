@@ -25,9 +25,14 @@ export const SITES: readonly SiteSpec[] = [MARROWICK, OXGATE, PROVING_GROUND];
 /** Setting that says that a folder was filled by the demo, and may be emptied again. */
 export const SEEDED = 'seeded-by-demo';
 
+/** Setting that stands while a folder is being filled: where it is found, that was cut short. */
+export const SEEDING = 'demo-is-seeding';
+
 /** Fills an empty installation with the demo scenario, its days counted from today. */
 export function seedDemo(app: App): void {
-  app.installation.settings.set(SEEDED, app.clock().toISOString());
+  const { settings } = app.installation;
+  settings.set(SEEDED, app.clock().toISOString());
+  settings.set(SEEDING, app.clock().toISOString());
   for (const name of PEOPLE) signIn(app, name);
   keepInstrument(app, spareCaliper(dayIn(app.clock().toISOString(), MARROWICK.site.timeZone)), SPARE_KEEPER);
   for (const spec of SITES) {
@@ -40,6 +45,7 @@ export function seedDemo(app: App): void {
     }
   }
   app.refresher.finish();
+  settings.remove(SEEDING);
 }
 
 /** Who entered what lies in the store. */

@@ -19,6 +19,11 @@ export class Settings {
       .run(key, value);
   }
 
+  /** Takes a value out; one that is not there stays so. */
+  remove(key: string): void {
+    this.db.prepare('DELETE FROM setting WHERE key = ?').run(key);
+  }
+
   /** A value, made with `make` when it is asked for the first time. */
   made(key: string, make: () => string): string {
     const known = this.get(key);

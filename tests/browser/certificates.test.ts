@@ -12,7 +12,7 @@ describe('certificates', () => {
     await waitForText(page, '.series aside', 'Nothing matches');
     await retype(page, 'Number, title or kind', 'first pattern');
     await waitForText(page, '.series main', 'This certificate is withdrawn');
-    await waitForText(page, '.touched', 'entry');
+    await waitForText(page, '.series main ul', 'entry');
     await retype(page, 'Overall diameter', '20,7');
     await retype(page, 'Inner sheath', '15.2');
     await retype(page, 'Armour wire', '1.25');

@@ -1,5 +1,6 @@
-import { spawn } from 'node:child_process';
-import { chmodSync, mkdtempSync, readdirSync } from 'node:fs';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { chmodSync, existsSync, mkdtempSync, readdirSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
@@ -7,6 +8,18 @@ import Database from 'better-sqlite3';
 import { closeApp, openApp } from '../../src/server/app/app';
 import { clockFrom } from '../../src/server/base/clock';
 import { clientOf, serveDemo, type Client, type Served } from './served';
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+/** Waits until a process has said something; fails with what it said where it ends before. */
+const said = (child: ChildProcess, words: string) =>
+  new Promise<void>((resolve, reject) => {
+    let all = '';
+    child.stdout!.on('data', (chunk: Buffer) => {
+      all += chunk.toString();
+      if (all.includes(words)) resolve();
+    });
+    child.on('exit', () => reject(new Error(all)));
+  });
 
 let served: Served;
 let client: Client;
@@ -54,6 +67,28 @@ describe('the process', () => {
     const others = await start({ PORT: '0', YENDRAL_DATA: own }, { fresh: true });
     expect(others.said).toContain('was not filled by the demo');
     expect(readdirSync(own)).toContain('installation.db');
+  });
+
+  it('seeds anew where the last seeding was cut short', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yendral-cut-'));
+    const seeding = () =>
+      spawn(process.execPath, ['dist/cli/demo.mjs'], {
+        env: { ...process.env, PORT: '0', YENDRAL_DATA: data },
+      });
+    const first = seeding();
+    await said(first, 'Seeding the demo data');
+    // The installation and its first site are there; the rest is not.
+    while (!existsSync(join(data, 'sites')) || readdirSync(join(data, 'sites')).length === 0) await pause(50);
+    first.kill('SIGKILL');
+    await once(first, 'exit');
+    const second = seeding();
+    await said(second, 'cut short');
+    await said(second, 'http://');
+    second.kill('SIGTERM');
+    await once(second, 'exit');
+    const app = openApp(data, 'src/store/migrations', clockFrom(undefined));
+    expect(app.installation.sites().map(({ id }) => id)).toEqual(['marrowick', 'oxgate', 'proving-ground']);
+    closeApp(app);
   });
 
   it('says that other machines are let in only when asked', async () => {

@@ -24,6 +24,12 @@ export function emptyFolder(folder: string, mark: string): void {
     rmSync(join(folder, name), { recursive: true, force: true });
 }
 
+/** Whether a data folder that nobody uses has a setting of the installation; an empty folder has none. */
+export function isLeftMarked(folder: string, mark: string): boolean {
+  const file = join(folder, INSTALLATION_DB);
+  return existsSync(file) && !isHeld(folder) && isMarked(file, mark);
+}
+
 function isMarked(file: string, mark: string): boolean {
   const installation = Installation.read(file);
   try {

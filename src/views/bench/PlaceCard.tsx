@@ -1,4 +1,4 @@
-import { Box, Button, Group, Paper, Text, UnstyledButton } from '@mantine/core';
+import { Box, Button, Group, Text, UnstyledButton } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Reading, ReadingFault, Unit } from '../../core/record/types';
 import { moment } from '../../core/words/en/format';
@@ -161,7 +161,7 @@ function Chip({ reading, text, tag, fault, sealed }: ChipProps) {
         {fault && <span aria-hidden="true"> !</span>}
       </Button>
       {open && (
-        <Paper
+        <Box
           className="chip-menu"
           pos="absolute"
           style={{ zIndex: 5 }}
@@ -187,7 +187,7 @@ function Chip({ reading, text, tag, fault, sealed }: ChipProps) {
               Strike out
             </Button>
           )}
-        </Paper>
+        </Box>
       )}
     </Box>
   );

@@ -10,6 +10,7 @@ import './dossier.css';
 import { Later } from '../../ui/Later';
 import { FORMS } from './forms';
 import { useLeave } from './leave';
+import { addressOf, OPENED, openedAt } from './opened';
 import { recordsOf, RecordTable } from './RecordTable';
 
 const ImportPanel = fetched(() => import('../frame/ImportPanel'));
@@ -37,9 +38,10 @@ export default function Dossier() {
 
 function DossierOf({ state }: ViewProps) {
   const { slice, site } = state;
-  const [address, follow] = useAddress('table', 'record', 'refused');
-  const tab = tabOf(address.table);
+  // Before the address: who asks hears of Back first.
   const leave = useLeave();
+  const [address, follow] = useAddress('table', ...OPENED);
+  const tab = tabOf(address.table);
   const record = slice.get('site', site);
   if (!record)
     return (
@@ -66,7 +68,7 @@ function DossierOf({ state }: ViewProps) {
               id !== 'site' &&
               id !== 'files' && <small className="figures">{recordsOf(slice, id, site).length}</small>
             }
-            onClick={() => leave.then(() => follow({ table: id, record: null, refused: null }, 'replace'))}
+            onClick={() => leave.then(() => follow({ table: id, ...addressOf(null) }))}
           />
         ))}
         <NavLink href="/dossier/?new=site" label="New site" />
@@ -77,7 +79,15 @@ function DossierOf({ state }: ViewProps) {
           {tab === 'files' && <ImportPanel site={site} />}
         </Later>
         {tab !== 'site' && tab !== 'files' && (
-          <RecordTable key={tab} table={tab} state={state} leave={leave} />
+          <RecordTable
+            key={tab}
+            table={tab}
+            state={state}
+            open={openedAt(address)}
+            leave={leave}
+            // What is closed leaves no step to go back to.
+            onOpen={(open) => follow({ table: tab, ...addressOf(open) }, open === null ? 'replace' : 'push')}
+          />
         )}
       </main>
       {leave.dialog}

@@ -11,39 +11,29 @@ import { ListTable } from '../../ui/list/ListTable';
 import { listed, naturally } from '../../ui/list/source';
 import { FORMS } from './forms';
 import type { Leave } from './leave';
-import { nameOf, openedAt, type Open } from './opened';
+import { nameOf, type Open } from './opened';
 
 // A form comes with the first record that is opened.
 const RecordPage = fetched(() => import('./RecordPage'));
 const FromRegister = fetched(() => import('./FromRegister'));
 
-/** One table of the dossier: its records, searched, and the one that is open. */
-export function RecordTable({ table, state, leave }: ViewProps & { table: DossierTable; leave: Leave }) {
+interface RecordTableProps extends ViewProps {
+  table: DossierTable;
+  open: Open | null;
+  leave: Leave;
+  onOpen: (open: Open | null) => void;
+}
+
+/** One table of the dossier: its records, searched, or the one that is open. */
+export function RecordTable(props: RecordTableProps) {
+  const { table, state, open, onOpen } = props;
   const { slice, site } = state;
   const form = FORMS[table];
-  const [open, setOpen] = useState<Open | null>(() => openedAt(table));
   const [lending, setLending] = useState(false);
-  const records = recordsOf(slice, table, site);
-  const name = (record: Tables[DossierTable]) => nameOf(slice, table, record);
-  const source = listed(records, {
-    key: ({ id }) => id,
-    words: (record) => `${name(record)} ${form.beside(record)}`,
-    sorts: {
-      name: (a, b) => naturally(name(a), name(b)),
-      beside: (a, b) => naturally(form.beside(a), form.beside(b)),
-    },
-  });
   if (open)
     return (
       <Later>
-        <RecordPage
-          key={JSON.stringify(open)}
-          table={table}
-          state={state}
-          open={open}
-          leave={leave}
-          onOpen={setOpen}
-        />
+        <RecordPage key={JSON.stringify(open)} {...props} open={open} />
       </Later>
     );
   return (
@@ -55,23 +45,39 @@ export function RecordTable({ table, state, leave }: ViewProps & { table: Dossie
             From the register
           </Button>
         )}
-        <Button onClick={() => setOpen({ as: 'new' })}>New {form.one}</Button>
+        <Button onClick={() => onOpen({ as: 'new' })}>New {form.one}</Button>
       </Group>
       <Later>{lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}</Later>
-      <ListTable
-        className="records"
-        label={form.title}
-        source={source}
-        search={`Search ${form.title.toLowerCase()}`}
-        columns={[
-          { id: 'name', title: 'Name', sorts: true, cell: (record) => <b>{name(record)}</b> },
-          { id: 'beside', title: 'What it is', sorts: true, cell: (record) => form.beside(record) },
-        ]}
-        keyOf={({ id }) => id}
-        onOpen={(id) => setOpen({ id })}
-        empty={<p className="empty">{form.empty}</p>}
-      />
+      <Records {...props} />
     </>
+  );
+}
+
+function Records({ table, state: { slice, site }, onOpen }: RecordTableProps) {
+  const form = FORMS[table];
+  const name = (record: Tables[DossierTable]) => nameOf(slice, table, record);
+  const source = listed(recordsOf(slice, table, site), {
+    key: ({ id }) => id,
+    words: (record) => `${name(record)} ${form.beside(record)}`,
+    sorts: {
+      name: (a, b) => naturally(name(a), name(b)),
+      beside: (a, b) => naturally(form.beside(a), form.beside(b)),
+    },
+  });
+  return (
+    <ListTable
+      className="records"
+      label={form.title}
+      source={source}
+      search={`Search ${form.title.toLowerCase()}`}
+      columns={[
+        { id: 'name', title: 'Name', sorts: true, cell: (record) => <b>{name(record)}</b> },
+        { id: 'beside', title: 'What it is', sorts: true, cell: (record) => form.beside(record) },
+      ]}
+      keyOf={({ id }) => id}
+      onOpen={(id) => onOpen({ id })}
+      empty={<p className="empty">{form.empty}</p>}
+    />
   );
 }
 

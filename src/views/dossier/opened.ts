@@ -1,7 +1,7 @@
 import type { DossierTable } from '../../core/commands/commands';
 import type { Slice } from '../../core/record/slice';
 import type { Tables } from '../../core/record/types';
-import { device, parameter } from '../hand/hand';
+import { device } from '../hand/hand';
 import type { ViewProps } from '../frame/Root';
 import { blankOf, get } from './fields';
 import { FORMS } from './forms';
@@ -13,12 +13,24 @@ import { titleOf } from './record-title';
 export type Open =
   { id: string } | { as: 'new' } | { as: 'copy'; of: string } | { as: 'refused'; command: string };
 
-/** What the page's address opens. */
-export function openedAt(table: DossierTable): Open | null {
-  if (parameter('table') !== table) return null;
-  const [record, refused] = [parameter('record'), parameter('refused')];
+/** Parameters of an address that say what is open. */
+export const OPENED = ['record', 'copy', 'refused'] as const;
+type Opened = Record<(typeof OPENED)[number], string | null>;
+
+/** What an address opens; null for the list. */
+export function openedAt({ record, copy, refused }: Opened): Open | null {
   if (refused) return { as: 'refused', command: refused };
+  if (copy) return { as: 'copy', of: copy };
   return record === 'new' ? { as: 'new' } : record ? { id: record } : null;
+}
+
+/** The address of what is open. */
+export function addressOf(open: Open | null): Opened {
+  const at: Opened = { record: null, copy: null, refused: null };
+  if (open === null) return at;
+  if ('id' in open) return { ...at, record: open.id };
+  if (open.as === 'copy') return { ...at, copy: open.of };
+  return open.as === 'refused' ? { ...at, refused: open.command } : { ...at, record: 'new' };
 }
 
 /** What a form starts from. */

@@ -1,3 +1,4 @@
+import { Box } from '@mantine/core';
 import { Spotlight } from '@mantine/spotlight';
 import '@mantine/spotlight/styles.layer.css';
 import { useState } from 'react';
@@ -18,7 +19,7 @@ export default function Palette({ onClose }: { onClose: () => void }) {
       onSpotlightClose={onClose}
       scrollable
       maxHeight="70dvh"
-      title="Find"
+      title={<Box pl="md">Find</Box>}
     >
       <Spotlight.Search
         aria-label="Entry, cable, certificate or defect"

@@ -1,4 +1,4 @@
-import { Button, Group, Kbd, Stack, Text } from '@mantine/core';
+import { Button, Group, Kbd, Box, Text } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import { asItShould, type LookGroup, type LookQuestion } from '../../core/kinds/look';
 import type { Look } from '../../core/record/types';
@@ -21,11 +21,11 @@ interface Props {
 
 /** What is answered by looking, in the order of the place: a card for each spot where one stands. */
 export const LookGroups = ({ groups, ...rest }: Props) => (
-  <Stack gap={14} mt={14}>
+  <Box mt={14} style={{ display: 'grid', gap: 14 }}>
     {groups.map((group) => (
       <SpotCard key={group.spot} group={group} {...rest} />
     ))}
-  </Stack>
+  </Box>
 );
 
 function SpotCard({
