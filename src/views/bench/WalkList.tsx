@@ -1,5 +1,5 @@
 import { useMediaQuery } from '@mantine/hooks';
-import { useVirtualizer, type VirtualItem } from '@tanstack/react-virtual';
+import { elementScroll, useVirtualizer, type VirtualItem } from '@tanstack/react-virtual';
 import { memo, useEffect, useRef } from 'react';
 import type { EntryStatus, Id, Round } from '../../core/record/types';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
@@ -64,6 +64,8 @@ function useWindow(box: React.RefObject<HTMLElement | null>, stops: readonly Id[
     count: stops.length,
     horizontal: lying,
     getScrollElement: () => box.current,
+    // With the frame: at once it would have the whole page laid out before it is shown.
+    scrollToFn: (...to) => requestAnimationFrame(() => elementScroll(...to)),
     estimateSize: () => px,
     ...TOLD,
     getItemKey: (i) => stops[i]!,
