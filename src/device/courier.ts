@@ -2,6 +2,7 @@ import { api, ApiError, type CommandAnswer } from '../client/api';
 import { isRefusal } from '../core/commands/commands';
 import type { JournalEntry, JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
+import { FirstCopy } from './first-copy';
 import { Backoff } from './backoff';
 import type { Copy } from './copy';
 import type { Sent, Waiting } from './database';
@@ -279,8 +280,10 @@ export class Courier extends Subscribable {
   /** The site that is shown; null for none. */
   wanted: Id | null = null;
 
+  readonly first = new FirstCopy(api.snapshot);
+
   async #fetchWhole(site: Id): Promise<void> {
-    const { body: snapshot, text } = await api.snapshot(site);
+    const { body: snapshot, text } = await this.first.of(site);
     await pause();
     const records = sliceOf(snapshot);
     await pause();

@@ -124,9 +124,7 @@ export class Device extends Subscribable {
   }
 
   /** What changes tells so by itself; a site that is only here yet has nothing that could. */
-  #overlayFirst(): void {
-    if (this.#ready !== 'ready') this.#overlay();
-  }
+  #overlayFirst = (): void => void (this.#ready !== 'ready' && this.#overlay());
 
   /** Opens the device's store and shows what it remembers, then asks the server. */
   async start(site: Id | null, entry: Id | null): Promise<void> {
@@ -138,7 +136,9 @@ export class Device extends Subscribable {
     // What waits is shown with the records, never after them.
     if (this.#outbox.all.length > 0) await rules;
     if (chosen) await this.#show(chosen);
+    if (chosen && this.#copy.head === null && !this.#outbox.makes(chosen)) this.#courier.first.ask(chosen);
     await Promise.all([rules, this.#askServer(site, entry)]);
+    this.#courier.first.forget();
   }
 
   async #askServer(site: Id | null, entry: Id | null): Promise<void> {
@@ -169,7 +169,6 @@ export class Device extends Subscribable {
 
   #onceNamed: (() => Promise<void>) | null = null;
   #askAgain: ReturnType<typeof setTimeout> | null = null;
-
   readonly #asking = { next: ((wait = 500) => () => (wait = Math.min(wait * 2, 30_000)) * (0.5 + Math.random() / 2))() }; // prettier-ignore
 
   async #siteHolding(entry: Id | null, sites: { id: Id }[]): Promise<Id | null> {
