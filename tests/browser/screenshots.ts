@@ -1,7 +1,7 @@
 import { openAs, openBrowser, openPage, serveDemo } from './harness';
 
 /** One picture per view, named after its folder. */
-const VIEWS: [name: string, path: string, ready: string][] = [
+const VIEWS: [name: string, path: string, ready: string, size?: [width: number, height: number]][] = [
   ['site', '/site/?site=marrowick', '.plan'],
   ['bench', '/bench/?entry=mb-jb-204-c&site=marrowick', '.bench'],
   ['desk', '/desk/?site=marrowick&tool=back-nut&entry=mb-jb-201-a', '.desk-result'],
@@ -14,6 +14,8 @@ const VIEWS: [name: string, path: string, ready: string][] = [
   ['testing', '/makeoff/?site=marrowick&entry=mb-ax-34-m', '.ir-grid'],
   ['frame', '/site/?site=marrowick', '.plan'],
   ['defects', '/defects/?site=marrowick', '.ledger'],
+  ['bench-tablet', '/bench/?entry=mb-jb-204-c&site=marrowick', '.bench', [834, 1112]],
+  ['transit-tablet', '/transit/?site=marrowick&entry=mb-tr-3-c', '.face-block', [1112, 834]],
   ['report', '/report/?site=marrowick', '.files'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
 ];
@@ -22,7 +24,8 @@ const served = await serveDemo();
 const { browser, close } = await openBrowser();
 const { page } = await openPage(browser);
 await openAs(page, served, 'A. Vell', '/site/');
-for (const [name, path, ready] of VIEWS) {
+for (const [name, path, ready, [width, height] = [1280, 800]] of VIEWS) {
+  await page.setViewport({ width, height });
   await page.goto(served.address + path);
   await page.waitForSelector(ready);
   await page.evaluate(() =>
