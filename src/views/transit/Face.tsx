@@ -2,21 +2,14 @@ import { Group, Text } from '@mantine/core';
 import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { DragEndEvent, DragOverEvent } from '@dnd-kit/core';
 import { useState } from 'react';
-import type { TransitSheet } from '../../core/record/types';
 import type { OpeningState } from '../../core/rulebook/transit-records';
 import type { BlockAt } from '../../core/rulebook/transit-planned';
 import { atOf, keyOf } from './block-key';
-import { OpeningFace } from './OpeningFace';
+import { OpeningFace, type FaceShown } from './OpeningFace';
 import { verdictFor, type DropVerdict } from './words';
 
-export interface FaceProps {
+interface FaceProps extends FaceShown {
   openings: readonly OpeningState[];
-  sheet: TransitSheet;
-  side: 'jacket' | 'armour';
-  selected: BlockAt | null;
-  /** Blocks that a check fails on. */
-  failed: ReadonlySet<string>;
-  onSelect: (at: BlockAt) => void;
   onMove: (from: BlockAt, to: BlockAt) => void;
 }
 

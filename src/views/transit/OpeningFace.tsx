@@ -1,15 +1,26 @@
 import { Group } from '@mantine/core';
+import type { TransitSheet } from '../../core/record/types';
+import type { BlockAt } from '../../core/rulebook/transit-planned';
 import type { OpeningState } from '../../core/rulebook/transit-records';
 import { compressionOf } from '../../core/rulebook/transit-found';
 import { figure } from '../../core/words/en/format';
 import { keyOf } from './block-key';
 import { BlockFace } from './BlockFace';
-import type { FaceProps } from './Face';
 
-type OpeningFaceProps = Pick<FaceProps, 'sheet' | 'side' | 'selected' | 'failed' | 'onSelect'> & {
+/** What a face shows of all its openings. */
+export interface FaceShown {
+  sheet: TransitSheet;
+  side: 'jacket' | 'armour';
+  selected: BlockAt | null;
+  /** Blocks that a check fails on. */
+  failed: ReadonlySet<string>;
+  onSelect: (at: BlockAt) => void;
+}
+
+interface OpeningFaceProps extends FaceShown {
   opening: OpeningState;
   pxPerMm: number;
-};
+}
 
 /** One opening to scale, its far end at the foot. */
 export function OpeningFace(props: OpeningFaceProps) {
