@@ -103,7 +103,7 @@ describe('the card of a place', () => {
 
   it('says how it is measured once it is chosen', () => {
     card('outer-sheath', {}, { selected: true });
-    expect(within(screen.getByRole('region')).getByText(/\w+ \w+/, { selector: '.how' })).toBeTruthy();
+    expect(within(screen.getByRole('region')).getByText(/\w+ \w+/, { selector: 'p' })).toBeTruthy();
   });
 
   it.each(KIND_IDS)('can be drawn for every asked place of a sound %s', (kind) => {

@@ -1,3 +1,4 @@
+import { MantineProvider } from '@mantine/core';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { Clock } from '../../core/makeoff/clocks';
@@ -12,7 +13,11 @@ const clock = (change: Partial<Clock> = {}): Clock => ({
   stopped: false, temperatureC: 18.5, ...change,
 }); // prettier-ignore
 const drawn = (change: Partial<Clock>, at: string) =>
-  renderToStaticMarkup(<ClockRing clock={clock(change)} nowMs={Date.parse(at)} />);
+  renderToStaticMarkup(
+    <MantineProvider>
+      <ClockRing clock={clock(change)} nowMs={Date.parse(at)} />
+    </MantineProvider>,
+  );
 /** Share of the ring that is closed. */
 const share = (markup: string) => Number(/stroke-dasharray="([\d.]+) /.exec(markup)![1]) / (2 * Math.PI * 22);
 
@@ -33,7 +38,7 @@ describe('a clock', () => {
       expect(over).toContain('since 5 min 00 s');
       expect(share(over)).toBeCloseTo(1, 9);
       // What is lost when it runs out is marked as failed, what may go on then is not.
-      expect(over.includes('clock-ring failed')).toBe(is === 'working-life' || is === 'stale-test');
+      expect(over.includes('state-failed')).toBe(is === 'working-life' || is === 'stale-test');
     },
   );
   it('stands still where it is too cold, and never counts as over', () => {

@@ -42,9 +42,9 @@ describe('the back-nut scale', () => {
   it('says where the indent is too deep', async () => {
     const hands = await fill(CASE);
     await type(hands, /^Sheath indented at most/, '4');
-    expect(screen.getByRole('status').className).toContain('bad');
+    expect(screen.getByRole('status').className).toContain('state-failed');
     await type(hands, /^Sheath indented at most/, '5');
-    expect(screen.getByRole('status').className).toContain('good');
+    expect(screen.getByRole('status').className).toContain('state-sound');
   });
 
   it('draws nothing for a scale that runs backwards, and says so', async () => {
@@ -91,9 +91,9 @@ describe('compound', () => {
 
   it('is too little where it is not deep enough', async () => {
     const hands = await fill({ ...CASE, 'Depth that is filled': '18' });
-    expect(screen.getAllByRole('status')[0]!.className).toContain('bad');
+    expect(screen.getAllByRole('status')[0]!.className).toContain('state-failed');
     await type(hands, /^Depth/, '20');
-    expect(screen.getAllByRole('status')[0]!.className).toContain('good');
+    expect(screen.getAllByRole('status')[0]!.className).toContain('state-sound');
   });
 
   it('is not mixed in the cold', async () => {
@@ -159,7 +159,7 @@ describe('the breathing test', () => {
   it('says nothing of a record that starts too low', async () => {
     await fill([[0, 0.29], [4, 0.2], [8, 0.14]]); // prettier-ignore
     expect(said()[0]).toContain('The record says nothing');
-    expect(screen.getByRole('status').className).toContain('open');
+    expect(screen.getByRole('status').className).toContain('state-unread');
   });
 
   it('says what is wrong with its readings, and judges nothing meanwhile', async () => {
@@ -185,7 +185,7 @@ describe('the cable and its record', () => {
     const { hands } = show(<AgreementTool dossier={null} />);
     expect(said()[0]).toContain('Outer less inner sheath is 5.5 mm');
     expect(said()[0]).toContain('give 5.5 mm');
-    expect(screen.getByRole('status').className).toContain('good');
+    expect(screen.getByRole('status').className).toContain('state-sound');
     await type(hands, /^Inner sheath, measured/, '14');
     expect(said()[0]).toContain('Outer less inner sheath is 6.7 mm');
     expect(said()[0]).toContain('The wrong cable, the wrong record or a misreading.');
