@@ -1,4 +1,4 @@
-import { openAs, openBrowser, openPage, serveDemo } from './harness';
+import { clickText, openAs, openBrowser, openPage, serveDemo, waitForText } from './harness';
 
 /** One picture per view, named after its folder. */
 const VIEWS: [name: string, path: string, ready: string, size?: [width: number, height: number]][] = [
@@ -18,6 +18,7 @@ const VIEWS: [name: string, path: string, ready: string, size?: [width: number, 
   ['transit-tablet', '/transit/?site=marrowick&entry=mb-tr-3-c', '.face-block', [1112, 834]],
   ['report', '/report/?site=marrowick', '.files'],
   ['dossier', '/dossier/?site=marrowick&table=certificate&record=mb-cert-double', '.record-form'],
+  ['hand', '/bench/?entry=mb-jb-204-c&site=marrowick', '.chip:not(.next)'],
 ];
 
 const served = await serveDemo();
@@ -34,6 +35,12 @@ for (const [name, path, ready, [width, height] = [1280, 800]] of VIEWS) {
   // Shared rooms are shown where they stand: the looks of an entry, a test of insulation, the finder of every view.
   if (name === 'judging' || name === 'testing')
     await page.$eval(ready, (e) => e.scrollIntoView({ block: 'start' }));
+  // What is given is said, and can be undone.
+  if (name === 'hand') {
+    await page.click(ready);
+    await clickText(page, '.chip-menu button', 'Strike out');
+    await waitForText(page, '.toast', 'Undo');
+  }
   if (name === 'frame') {
     await page.keyboard.down('Control');
     await page.keyboard.press('k');
