@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { fetched } from '../../ui/fetched';
-import { Suspense, useRef, useState } from 'react';
+import { memo, Suspense, useRef, useState } from 'react';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Finding } from '../../core/record/finding';
 import type { Slice } from '../../core/record/slice';
@@ -32,9 +32,9 @@ import { useRaising, type Raising } from './use-raising';
 import { useTaking, type Taking } from './use-taking';
 import { useWay, type Way } from './use-way';
 import { WalkList } from './WalkList';
-import { WorkPanel } from './WorkPanel';
 
 const DefectSheet = fetched(() => import('./DefectSheet'));
+const WorkPanel = fetched(() => import('./WorkPanel'));
 const SealSheet = fetched(() => import('./SealSheet'));
 const AsLeftSheet = fetched(() => import('../judging/AsLeftSheet'));
 const CaliperPanel = fetched(() => import('../testing/CaliperPanel'));
@@ -45,12 +45,13 @@ export default function Bench() {
   return <Root view="bench">{({ slice, site }) => <BenchHere slice={slice} site={site} />}</Root>;
 }
 
-function BenchHere({ slice, site }: { slice: Slice; site: Id }) {
+/** It follows the records of its own entry, not every change of the device. */
+const BenchHere = memo(function BenchHere({ slice, site }: { slice: Slice; site: Id }) {
   const [{ entry }, follow] = useAddress('entry', 'site', 'place', 'typed');
   const chosen = entry ?? firstEntry(slice, site);
   const open = (id: Id) => follow({ entry: id, site, place: null, typed: null });
   return <BenchOf slice={slice} entry={chosen} onOpen={open} key={chosen} />;
-}
+});
 
 function firstEntry(slice: Slice, site: Id): Id | null {
   const rounds = slice.by('round', 'site', site).filter(({ closed }) => !closed);
@@ -159,7 +160,9 @@ function Centre({
           onAnswer={answers.answer}
           onTogether={answers.together}
         />
-        <WorkPanel dossier={dossier} />
+        <Suspense fallback={null}>
+          <WorkPanel dossier={dossier} />
+        </Suspense>
       </Soon>
     </main>
   );

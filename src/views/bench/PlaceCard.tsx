@@ -7,6 +7,7 @@ import { titleOf } from '../../core/words/en/kinds/titles';
 import { READING_FAULT_WORDS } from '../../core/words/en/labels';
 import { FitStrip } from '../../ui/heart/FitStrip';
 import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
+import { useFresh } from '../hand/fresh';
 import { give } from '../hand/give';
 import { countedOf, type PlaceView } from './place-view';
 
@@ -87,6 +88,7 @@ function Readings({ view, sealed, onSelect }: Pick<Props, 'view' | 'sealed' | 'o
   const { place, readings, faults } = view;
   const counted = countedOf(view);
   const { factor, decimals } = SHOWN[place.unit];
+  const fresh = useFresh(place.id);
   const next = place.wanted > counted ? `Read ${counted + 1} of ${place.wanted}` : 'Read again';
   return (
     <Group component="ul" className="bare" gap={6}>
@@ -108,7 +110,7 @@ function Readings({ view, sealed, onSelect }: Pick<Props, 'view' | 'sealed' | 'o
             onClick={() => onSelect(place.id)}
             aria-label={`${next}, ${titleOf(place)}`}
           >
-            {next}
+            {fresh === null ? next : (fresh * factor).toFixed(decimals)}
           </Button>
         </li>
       )}

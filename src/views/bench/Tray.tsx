@@ -10,7 +10,7 @@ import { useKeys } from '../../ui/keys';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { useInstrument } from '../hand/hand';
 import { QUANTITY_OF, unitShown } from '../hand/take';
-import type { Taking } from './use-taking';
+import { useWaiting, type Taking } from './use-taking';
 
 /** What the keys of the bench do with the field for a reading. */
 export interface TrayHandle {
@@ -143,14 +143,15 @@ function useTyped(taking: Taking, start: string, handle: Ref<TrayHandle>) {
 /** Takes what the instrument shows: at once, or as soon as it rests. */
 function TakeButton({ taking, sealed }: { taking: Taking; sealed: boolean }) {
   const line = useInstrument();
-  const rests = taking.waiting && line?.stable === true && line.value !== null;
+  const waiting = useWaiting(taking.place);
+  const rests = waiting && line?.stable === true && line.value !== null;
   useEffect(() => {
     if (rests) taking.take();
     // Once for each time that it comes to rest.
   }, [rests]); // eslint-disable-line react-hooks/exhaustive-deps
   return (
     <Button onClick={taking.take} disabled={sealed}>
-      {taking.waiting ? 'Taken when it rests' : 'Take reading'} <Kbd ml={6}>Space</Kbd>
+      {waiting ? 'Taken when it rests' : 'Take reading'} <Kbd ml={6}>Space</Kbd>
     </Button>
   );
 }

@@ -5,7 +5,7 @@ import { PART_WORDS, stepCaution, stepTitle } from '../../core/words/en/kinds/st
 import { titleOf } from '../../core/words/en/kinds/titles';
 
 /** Parts in the order of slipping on, and the steps with their hold points and cautions. */
-export function WorkPanel({ dossier }: { dossier: Dossier }) {
+export default function WorkPanel({ dossier }: { dossier: Dossier }) {
   const kind = KINDS[dossier.entry.kind];
   const titles = new Map([
     ...askedPlaces(dossier).map((row) => [row.id, titleOf(row)] as const),

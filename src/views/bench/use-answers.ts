@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import { asItShould, type LookGroup, type LookQuestion } from '../../core/kinds/look';
 import { count } from '../../core/words/en/format';
+import { afterPaint } from '../../ui/after-paint';
 import { give } from '../hand/give';
 import { device } from '../hand/hand';
 import type { LookAnswerGiven } from '../judging/LookCard';
@@ -27,7 +28,8 @@ export function useAnswers(judged: Judged, way: Way): Answers {
     if (give('look.answer', { ...of, ...given }) === null || !first) return;
     // An exception, and a condition that wants evidence, keep the eye until it goes on by itself.
     const good = look.answers.find(({ id }) => id === given.answer)?.good;
-    if (good && look.spot !== 'conditions') latest.current.way.goOn({ is: 'look', id: look.id });
+    if (!good || look.spot === 'conditions') return;
+    afterPaint(() => latest.current.way.goOn({ is: 'look', id: look.id }));
   }, []);
   const together = useCallback(({ spot, looks }: LookGroup) => {
     const { dossier, round } = latest.current.judged;

@@ -7,6 +7,7 @@ import type { AnyCommand, CommandKind, Payloads } from '../../core/commands/comm
 import { plant } from '../../core/commands/plant.test.data';
 import { Subscribable } from '../../device/subscribable';
 import { Touched } from '../../device/touched';
+import { afterPaint, catchUp } from '../../ui/after-paint';
 
 /** A device that only keeps records. */
 class Records extends Subscribable {
@@ -38,7 +39,8 @@ vi.mock('../hand/hand', async () => {
     get device() {
       return records;
     },
-    useDevice: () => useSyncExternalStore(records.subscribe, records.state),
+    useDeviceLater: () =>
+      useSyncExternalStore((listener) => records.subscribe(() => afterPaint(listener)), records.state),
     parameter: () => null,
     say: vi.fn(),
   };
@@ -56,7 +58,7 @@ beforeEach(() => {
 const reading = (id: string, entry: string) => ({
   id, entry, round: 'r', place: 'outer-sheath', value: 20.7, typed: '20.7', method: 'caliper', instrument: 'c', source: 'typed',
 }) as const; // prettier-ignore
-const settled = () => act(async () => Promise.resolve());
+const settled = () => act(async () => Promise.resolve().then(catchUp));
 
 describe('judging what lies on the bench', () => {
   it('happens once for a reading, however often the device changes for it', async () => {

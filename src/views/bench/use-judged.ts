@@ -12,7 +12,7 @@ import { currentRound, dossierOf, type Dossier } from '../../core/rulebook/dossi
 import { asksFor } from '../../core/rulebook/grades';
 import { contextOf } from '../../core/rulebook/judge';
 import type { Slice } from '../../core/record/slice';
-import { device, useDevice } from '../hand/hand';
+import { device, useDeviceLater } from '../hand/hand';
 import { inOrder, placeView, type PlaceView } from './place-view';
 
 /** An entry as it lies on the bench: what is asked of it, and what is judged. */
@@ -40,7 +40,7 @@ export const judgements = { count: 0 };
  * @returns null where there is no such entry; the dossier alone where it belongs to no round yet
  */
 export function useJudged(entry: Id | null, grade: Grade | null): Judged | { dossier: Dossier } | null {
-  const { slice } = useDevice();
+  const { slice } = useDeviceLater();
   const version = entry === null ? 0 : device.touched.versionOf(entry);
   const day = now().slice(0, 10);
   return useMemo(

@@ -3,8 +3,10 @@ import { sends } from '../../core/instrument/simulator';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Id, Instrument } from '../../core/record/types';
 import { nominalOf } from '../../core/rulebook/fit-task';
-import { instrument as hand, say, useDevice } from '../hand/hand';
+import { device, instrument as hand, say } from '../hand/hand';
 import { instrumentsFor } from '../hand/instruments-for';
+import { afterPaint } from '../../ui/after-paint';
+import { Cell, useCell } from '../../ui/cell';
 import { pieceOf } from '../hand/piece';
 import { takeLive, takeTyped, type Target } from '../hand/take';
 import { countedOf } from './place-view';
@@ -18,23 +20,28 @@ export interface Taking {
   choose: (instrument: Id) => void;
   /** The instrument where it sends by itself; null for one that is read by eye. */
   sending: Instrument | null;
+  /** The place that the next reading belongs to; empty for none. */
+  place: string;
   nominalMm: number;
-  /** Whether the reading is taken as soon as the instrument rests. */
-  waiting: boolean;
   /** Takes what the instrument shows, or as soon as it rests. */
   take: () => void;
   /** Takes what was typed. Null once it is kept; otherwise what is wrong with it. */
   enter: (typed: string) => string | null;
 }
 
+/** Place whose reading is taken as soon as the instrument rests; empty for none. */
+const waitsAt = new Cell('');
+
+/** Whether the reading of a place is taken as soon as the instrument rests. */
+export const useWaiting = (place: string): boolean => useCell(waitsAt, (at) => place !== '' && at === place);
+
 /** Readings for the place that is active. */
 export function useTaking(judged: Judged, way: Way): Taking {
-  const { slice } = useDevice();
+  const { slice } = device.state();
   const { dossier, round } = judged;
   const { active } = way;
   const id = active?.place.id ?? '';
   const [chosen, setChosen] = useState<Record<string, Id>>({});
-  const [waiting, setWaiting] = useState('');
   const instruments = active ? instrumentsFor(currentInstruments(slice, dossier.site.id), active.place.instruments) : []; // prettier-ignore
   const instrument = instruments.find((one) => one.id === chosen[id]) ?? instruments[0] ?? null;
   const sending = instrument && sends(instrument) ? instrument : null;
@@ -47,25 +54,25 @@ export function useTaking(judged: Judged, way: Way): Taking {
     return null;
   };
   const taken = () => {
-    setWaiting('');
+    waitsAt.set('');
     if (!active) return;
     const here = { is: 'place', id } as const;
-    if (countedOf(active) + 1 === active.place.wanted) way.goOn(here);
-    else way.goTo(here);
+    const isLast = countedOf(active) + 1 === active.place.wanted;
+    afterPaint(() => (isLast ? way.goOn(here) : way.goTo(here)));
   };
   return {
     instruments,
     instrument,
     choose: (one) => setChosen({ ...chosen, [id]: one }),
     sending,
+    place: id,
     nominalMm,
-    waiting: waiting !== '' && waiting === id,
     take() {
       const where = target();
       if (!where) return;
       const how = takeLive(where, hand.line, nominalMm);
       if (how === 'taken') taken();
-      else setWaiting(how === 'moving' ? id : '');
+      else waitsAt.set(how === 'moving' ? id : '');
     },
     enter(typed) {
       const where = target();

@@ -1,5 +1,5 @@
 import { AppShell, Button, NativeSelect, Text } from '@mantine/core';
-import { useEffect, useState, type CSSProperties } from 'react';
+import { useEffect, useLayoutEffect, useState, type CSSProperties } from 'react';
 import { count } from '../../core/words/en/format';
 import type { DeviceState } from '../../device/device';
 import type { Trouble } from '../../device/keeper';
@@ -22,8 +22,11 @@ const SMALL = { fz: 14, px: 10 } as const;
 /** Head of every view: where you are, what waits to be sent, who you are. */
 export function Head({ view, state, onFind, onKeys }: Props) {
   const { site, person } = state;
+  const alone = wayOf(view).views.length === 1;
+  // How high the head is, everything below it asks; a selector that looks for the head would look with every change.
+  useLayoutEffect(() => void document.documentElement.toggleAttribute('data-alone', alone), [alone]);
   return (
-    <AppShell.Header className={wayOf(view).views.length > 1 ? 'head' : 'head alone'} withBorder={false}>
+    <AppShell.Header className={alone ? 'head alone' : 'head'} withBorder={false}>
       <Text component="a" className="name" style={at('name')} fw={700} size="lg" td="none" href="/site/">
         Yendral
       </Text>

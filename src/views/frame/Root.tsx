@@ -36,7 +36,7 @@ import type { DeviceState } from '../../device/device';
 import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
 import { cssVariables, theme } from '../../ui/theme';
-import { onSaid, startDevice, useDevice, type Said as SaidNews } from '../hand/hand';
+import { onSaid, startDevice, useDeviceLater, type Said as SaidNews } from '../hand/hand';
 import { ErrorBoundary } from './ErrorBoundary';
 import { Head } from './Head';
 import { viewKeys } from './view-keys';
@@ -69,7 +69,7 @@ interface FrameProps {
 }
 
 function Frame({ view, siteless = false, children }: FrameProps) {
-  const state = useDevice();
+  const state = useDeviceLater();
   const [palette, setPalette] = useState(false);
   const [list, setList] = useState(false);
   useEffect(startDevice, []);

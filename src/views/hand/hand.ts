@@ -6,6 +6,7 @@ import type { EntryStatus, Id } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
 import { Device, type DeviceState } from '../../device/device';
 import { LiveInstrument } from '../../device/live-instrument';
+import { afterPaint } from '../../ui/after-paint';
 
 /** The device of this page. */
 export const device = new Device();
@@ -32,6 +33,11 @@ export function useInstrument() {
 
 /** The device's state; a view looks again with every change. */
 export const useDevice = (): DeviceState => useSyncExternalStore(device.subscribe, device.state);
+
+const subscribeLater = (listener: () => void) => device.subscribe(() => afterPaint(listener));
+
+/** The same for what takes longer than a key may: it looks again once what the press itself shows is painted. */
+export const useDeviceLater = (): DeviceState => useSyncExternalStore(subscribeLater, device.state);
 
 /** Where entries of the open site stand; a view looks again when one of them was judged anew. */
 export function useStatuses(): (entry: Id) => EntryStatus | null {

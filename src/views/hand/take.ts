@@ -6,6 +6,8 @@ import { sends } from '../../core/instrument/simulator';
 import { day } from '../../core/words/en/format';
 import { quantityFault } from '../../core/words/en/quantity';
 import { device, instrument as hand, say } from './hand';
+import { afterPaint } from '../../ui/after-paint';
+import { showFresh } from './fresh';
 import { give } from './give';
 
 /** Where a reading goes. */
@@ -69,7 +71,8 @@ export function takeLive(
   const decimals = place.unit === 'Nm' ? 1 : 2;
   if (!put(target, line.value, line.value.toFixed(decimals), 'instrument')) return 'refused';
   // The next reading is taken a third of a half turn further round.
-  if (line.angle_deg !== null) hand.handle({ angleDeg: (line.angle_deg + NEXT_ANGLE_DEG) % 180 });
+  const { angle_deg } = line;
+  if (angle_deg !== null) afterPaint(() => hand.handle({ angleDeg: (angle_deg + NEXT_ANGLE_DEG) % 180 }));
   return 'taken';
 }
 
@@ -81,17 +84,8 @@ function put(
 ): boolean {
   const id = device.id();
   const method = instrument.kind === 'tape' ? 'tape' : instrument.kind === 'caliper' ? 'caliper' : null;
-  return (
-    give('reading.take', {
-      id,
-      entry,
-      round: round.id,
-      place: place.id,
-      value,
-      typed,
-      method,
-      instrument: instrument.id,
-      source,
-    }) !== null
-  );
+  const of = { id, entry, round: round.id, place: place.id, instrument: instrument.id };
+  if (give('reading.take', { ...of, value, typed, method, source }) === null) return false;
+  showFresh(place.id, value);
+  return true;
 }

@@ -1,11 +1,21 @@
 import { Button, Group, Kbd, Text, TextInput, UnstyledButton } from '@mantine/core';
-import { memo, useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
+import {
+  memo,
+  useEffect,
+  useImperativeHandle,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type Ref,
+  type RefObject,
+} from 'react';
 import type { LookQuestion } from '../../core/kinds/look';
 import { conditionNumber } from '../../core/kinds/worked-looks';
 import type { Id, Look } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
 import { answerTitle, lookQuestion } from '../../core/words/en/kinds/looks';
 import { titleOf } from '../../core/words/en/kinds/titles';
+import { afterPaint } from '../../ui/after-paint';
 import { FileChoice } from '../../ui/FileChoice';
 import type { GlyphState } from '../../ui/heart/SealGlyph';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
@@ -43,7 +53,11 @@ export const LookCard = memo(function LookCard(props: Props) {
   const row = useEye(active);
   const own = recorded ? undefined : given;
   const evidence = { photo: own?.photo ?? null, note: own?.note ?? '' };
-  const answer = (id: string) => onAnswer(look, { answer: id, ...evidence });
+  const pressed = useRef<(answer: string) => void>(null);
+  const answer = (id: string) => {
+    pressed.current?.(id);
+    onAnswer(look, { answer: id, ...evidence });
+  };
   const pictured = conditionNumber(look.id) === null;
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- keys for all of its answers
@@ -57,9 +71,9 @@ export const LookCard = memo(function LookCard(props: Props) {
       onKeyDown={(event) => sealed || answerByKey(event, look, answer)}
       onFocus={({ target }) => target.matches(':focus-visible') && onActive?.(look.id)}
     >
-      <LookHead look={look} given={given} onOpen={onActive && (() => onActive(look.id))} />
+      <LookHead look={look} given={given?.answer} onOpen={onActive && (() => onActive(look.id))} />
       <div>
-        <Answers look={look} given={given} sealed={sealed} onAnswer={answer} />
+        <Answers look={look} given={given?.answer} sealed={sealed} pressed={pressed} onAnswer={answer} />
         {recorded && given && (
           <small className="quiet">From the as-left record of {day(given.at)}; answer to look again.</small>
         )}
@@ -95,12 +109,23 @@ function Answers({
   look,
   given,
   sealed,
+  pressed,
   onAnswer,
-}: Pick<Props, 'look' | 'given' | 'sealed'> & { onAnswer: (answer: string) => void }) {
+}: Pick<Props, 'look' | 'sealed'> & {
+  given: string | undefined;
+  pressed: Ref<(answer: string) => void>;
+  onAnswer: (answer: string) => void;
+}) {
+  // What is pressed shows at once; what follows from it, once that is painted.
+  const [now, setNow] = useState<string | null>(null);
+  useImperativeHandle(pressed, () => (answer) => {
+    setNow(answer);
+    afterPaint(() => setNow(null));
+  });
   return (
     <Group className="answers" gap={6}>
       {look.answers.map(({ id }, i) => (
-        <Toggle key={id} on={given?.answer === id} disabled={sealed} onClick={() => onAnswer(id)}>
+        <Toggle key={id} on={(now ?? given) === id} disabled={sealed} onClick={() => onAnswer(id)}>
           <Kbd size="sm" aria-hidden="true" mr={6}>
             {i + 1}
           </Kbd>
@@ -118,11 +143,11 @@ function LookHead({
   onOpen,
 }: {
   look: LookQuestion;
-  given: Look | undefined;
+  given: string | undefined;
   onOpen: (() => void) | undefined;
 }) {
   const title = titleOf(look);
-  const answer = look.answers.find(({ id }) => id === given?.answer);
+  const answer = look.answers.find(({ id }) => id === given);
   const state: GlyphState = answer === undefined ? 'unread' : answer.good ? 'fits' : 'large';
   return (
     <div className="look-head">
