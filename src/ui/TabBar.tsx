@@ -41,6 +41,12 @@ export const TabBar = <T extends string>({
       </Tabs.List>
       {landmarks && <Tabs.Panel value={value}>{null}</Tabs.Panel>}
     </nav>
-    {landmarks ? children : <Tabs.Panel value={value}>{children}</Tabs.Panel>}
+    {landmarks ? (
+      children
+    ) : (
+      <Tabs.Panel value={value} pt="sm">
+        {children}
+      </Tabs.Panel>
+    )}
   </Tabs>
 );

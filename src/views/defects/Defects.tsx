@@ -42,7 +42,7 @@ function Ledger({ state }: ViewProps) {
   return (
     <Box component="main" id="main" className="page" maw={1240} w="100%" mx="auto">
       <div className="title">
-        <h1>Defects</h1>
+        <h1 style={{ flex: 1 }}>Defects</h1>
         <Button component="a" variant="default" href={exportAddress(site, 'defects.csv')} download>
           Export CSV
         </Button>

@@ -75,7 +75,7 @@ function DeskOf({ state, tool, onOpen }: DeskOfProps) {
       </nav>
       <Box component="main" id="main" maw={1040} tabIndex={-1}>
         <header className="title">
-          <h1>{tool.title}</h1>
+          <h1 style={{ flex: 1 }}>{tool.title}</h1>
           <ValuesOf state={state} entry={entry?.id ?? ''} onEntry={setEntry} />
         </header>
         {/* Another entry or helper starts from its own values. */}

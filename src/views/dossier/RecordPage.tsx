@@ -46,7 +46,7 @@ function Opened({ start, ...props }: RecordPageProps & { start: Start }) {
   return (
     <>
       <Group className="title" gap="sm" mb="sm">
-        <h1>{start.title}</h1>
+        <h1 style={{ flex: 1 }}>{start.title}</h1>
         {!start.isNew && <RecordButtons {...props} id={id} />}
       </Group>
       <RecordForm

@@ -39,7 +39,7 @@ export function RecordTable(props: RecordTableProps) {
   return (
     <>
       <Group className="title" gap="sm" mb="sm">
-        <h1>{form.title}</h1>
+        <h1 style={{ flex: 1 }}>{form.title}</h1>
         {table === 'instrument' && (
           <Button variant="default" onClick={() => setLending(true)}>
             From the register
