@@ -1,4 +1,5 @@
-import { KINDS, lookOf, partTick } from '../src/core/kinds/kinds';
+import { KINDS, lookOf } from '../src/core/kinds/kinds';
+import { partTick, seenTick } from '../src/core/kinds/ticks';
 import { addDrying } from './mineral';
 import { entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
 import { cableOf } from './scenario';
@@ -30,15 +31,18 @@ export function addWork(script: Script, spec: SiteSpec): void {
     const of = { entry: entryId(spec, entry), round };
     script.add('makeoff.start', { id: work, ...of, why: 'make-off', habit: 'body-first' }, at, BY);
     const { parts, steps } = KINDS[entry.kind];
-    const intoBox = steps.some(({ id }) => id === 'body') ? ['body'] : [];
-    const all = [
-      ...parts.map(({ id }) => partTick(id)),
-      ...intoBox,
-      ...steps.map(({ id }) => id).filter((id) => id !== 'body'),
-    ];
+    const own = steps.filter(({ whys }) => whys.includes('make-off'));
+    const first = own.filter((step) => step.first).map(({ id }) => id);
+    const body = own.filter((step) => step.body).map(({ id }) => id);
+    const rest = own.map(({ id }) => id).filter((id) => !first.includes(id) && !body.includes(id));
+    const all = [...first, ...parts.map(({ id }) => partTick(id)), ...body, ...rest];
+    const tick = (step: string, skipped: string | null = null) =>
+      script.add('makeoff.tick', { id: work, step, initials: 'MO', skipped }, ago(minutes - 2), BY);
     for (const step of all.slice(0, all.indexOf(until) + 1)) {
-      answer(script, spec, entry, of, steps.find(({ id }) => id === step)?.hold ?? null, ago(minutes - 1));
-      script.add('makeoff.tick', { id: work, step, initials: 'MO', skipped: null }, ago(minutes - 2), BY);
+      const { hold = null, seen = [] } = steps.find(({ id }) => id === step) ?? {};
+      answer(script, spec, entry, of, hold, ago(minutes - 1));
+      for (const key of seen) tick(seenTick(key));
+      tick(step);
     }
     if (entry.work === 'drying') addDrying(script, spec, entry, ago);
     if (entry.work === 'halfway' || entry.work === 'drying') continue;

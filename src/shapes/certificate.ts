@@ -82,6 +82,8 @@ class MineralPotShape {
   @Num(LENGTH) toolStopOffsetMm!: number;
   @Nullable() @Num(LENGTH) screenStubMm!: number | null;
   @Num(TEMPERATURE) maxC!: number;
+  @Optional() @Nullable() @Num(LENGTH) longestTailMm?: number | null;
+  @Optional() @Nullable() @Flag() warms?: boolean | null;
 }
 
 class SizeShape {

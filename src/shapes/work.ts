@@ -1,7 +1,7 @@
 import { SPOTS } from '../core/kinds/look';
 import { HAZARDS } from '../core/defects/severity';
 import { INSULATION_STAGES } from '../core/mineral/insulation';
-import { DEFECT_STATES, GRADES, HABITS, SEAL_FATES } from '../core/record/types';
+import { DEFECT_STATES, GRADES, HABITS, SEAL_FATES, WHYS } from '../core/record/types';
 import {
   Name,
   Flag,
@@ -123,7 +123,7 @@ export class MakeOffShape {
   @IdText() id!: string;
   @IdText() entry!: string;
   @IdText() round!: string;
-  @OneOf(['make-off', 'opening']) why!: string;
+  @OneOf(WHYS) why!: string;
   @OneOf(HABITS) habit!: string;
 }
 
@@ -236,7 +236,7 @@ export class AsLeftShape {
   @IdText() id!: string;
   @IdText() entry!: string;
   @IdText() round!: string;
-  @OneOf(['make-off', 'opening']) why!: string;
+  @OneOf(WHYS) why!: string;
   @OneOf(SEAL_FATES) outerSeal!: string;
   @OneOf(SEAL_FATES) innerSeal!: string;
   @Text(500, { blank: true }) note!: string;

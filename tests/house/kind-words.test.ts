@@ -5,22 +5,28 @@ import type { LookQuestion } from '../../src/core/kinds/look';
 import type { Place } from '../../src/core/kinds/place';
 import type { Step } from '../../src/core/kinds/steps';
 import * as steps from '../../src/core/kinds/steps';
+import { handlingOf } from '../../src/core/kinds/steps';
 import { conditionLook, jointLook, jointLookFromOutside } from '../../src/core/kinds/worked-looks';
 import { KIND_IDS } from '../../src/core/record/kind-ids';
-import { JOINTS, SCHOOLS } from '../../src/core/record/types';
+import { ARMOUR_TYPES, JOINTS, SCHOOLS } from '../../src/core/record/types';
 import { kindTitle } from '../../src/core/words/en/kinds/kinds';
 import { answerTitle, LOOK_WORDS, lookQuestion } from '../../src/core/words/en/kinds/looks';
 import { PLACE_WORDS, placeHow } from '../../src/core/words/en/kinds/places';
 import {
   CAUTION_WORDS,
+  GRIP_WORDS,
+  gripSentence,
+  OUT_WORDS,
   PART_WORDS,
   partAndWay,
-  STEP_WORDS,
+  SEEN_WORDS,
+  stepHandling,
   stepCaution,
   stepTitle,
   TOOL_WORDS,
   toolTitle,
 } from '../../src/core/words/en/kinds/steps';
+import { STEP_WORDS } from '../../src/core/words/en/kinds/handling';
 import { titleOf } from '../../src/core/words/en/kinds/titles';
 
 const kinds = KIND_IDS.map((id) => KINDS[id]);
@@ -43,6 +49,10 @@ const unique = <T extends { words: string }>(rows: readonly T[]) => [
   ...new Map(rows.map((row) => [row.words, row])).values(),
 ];
 const keysOf = (rows: readonly { words: string }[]) => new Set(rows.map(({ words }) => words));
+/** Every word that a step is said in: one for each armour where the handling differs by it. */
+const said = everyStep.flatMap((step) =>
+  ARMOUR_TYPES.map((armour) => ({ ...step, words: handlingOf(step, armour) })),
+);
 
 describe('what a row says', () => {
   it.each(unique(looks).map((look) => [look.words, look] as const))('look %s', (words, look) => {
@@ -57,10 +67,16 @@ describe('what a row says', () => {
     expect(placeHow(place)).toMatch(/^[a-z]/);
   });
 
-  it.each(unique(everyStep).map((step) => [step.words, step] as const))('step %s', (_words, step) => {
+  it.each(unique(said).map((step) => [step.words, step] as const))('step %s', (_words, step) => {
     expect(stepTitle(step)).toMatch(/^[A-Z].*\.$/);
     if (step.caution !== null) expect(stepCaution(step)).toMatch(/^[A-Z].*\.$/);
     for (const tool of step.tools) expect(TOOL_WORDS, tool).toHaveProperty([tool]);
+    // Two lines at most on a tablet.
+    expect(stepHandling(step).length).toBeLessThanOrEqual(190);
+    expect(stepHandling(step)).toMatch(/^$|^[A-Z].*\.$/);
+    for (const key of step.seen) expect(SEEN_WORDS[key], key).toMatch(/^[A-Z].*\.$/);
+    for (const key of [...step.out, ...step.back]) expect(OUT_WORDS[key], key).toMatch(/^[A-Z].*: /);
+    if (step.grip) expect(gripSentence(step.grip)).not.toContain('undefined');
   });
 
   it.each(unique(parts).map((part) => [part.words, part] as const))('part %s', (_words, part) => {
@@ -81,10 +97,16 @@ describe('no word is left over', () => {
   it('of steps, parts, cautions and tools', () => {
     const tools = new Set([...everyStep.flatMap((step) => step.tools), 'torque-driver', 'turn-marker', 'permanent-marker', 'caliper']); // prettier-ignore
     const cautions = new Set(everyStep.map(({ caution }) => caution));
-    expect(Object.keys(STEP_WORDS).filter((key) => !keysOf(everyStep).has(key))).toEqual([]);
+    expect(Object.keys(STEP_WORDS).filter((key) => !keysOf(said).has(key))).toEqual([]);
     expect(Object.keys(PART_WORDS).filter((key) => !keysOf(parts).has(key))).toEqual([]);
     expect(Object.keys(CAUTION_WORDS).filter((key) => !cautions.has(key))).toEqual([]);
     expect(Object.keys(TOOL_WORDS).filter((key) => !tools.has(key))).toEqual([]);
+    const grips = new Set(everyStep.flatMap(({ grip }) => (grip ? [grip.held, grip.turned] : [])));
+    expect(Object.keys(GRIP_WORDS).filter((key) => !grips.has(key))).toEqual([]);
+    const seen = new Set(everyStep.flatMap((step) => step.seen));
+    expect(Object.keys(SEEN_WORDS).filter((key) => !seen.has(key))).toEqual([]);
+    const out = new Set(everyStep.flatMap((step) => step.out));
+    expect(Object.keys(OUT_WORDS).filter((key) => !out.has(key))).toEqual([]);
     expect(toolTitle('turn-marker')).toBe('marker for counting turns');
   });
 

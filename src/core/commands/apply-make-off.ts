@@ -1,7 +1,8 @@
 import { needOpen } from './apply-inspection';
 import { Refusal, type Payloads } from './commands';
 import type { Draft } from './draft';
-import { KINDS, partTick } from '../kinds/kinds';
+import { KINDS } from '../kinds/kinds';
+import { isTick } from '../kinds/ticks';
 import type { Id } from '../record/types';
 
 /** Begins work on an entry: new, or opened up. One at a time per entry and round. */
@@ -21,9 +22,7 @@ export function applyMakeOffStart(draft: Draft, payload: Payloads['makeoff.start
 export function applyTick(draft: Draft, { id, ...tick }: Payloads['makeoff.tick']): void {
   const work = needRunning(draft, id);
   const { kind } = draft.need('entry', work.entry, 'id');
-  const { parts, steps } = KINDS[kind];
-  const known = [...parts.map((part) => partTick(part.id)), ...steps.map((step) => step.id)];
-  if (!known.includes(tick.step)) {
+  if (!isTick(KINDS[kind], tick.step)) {
     throw new Refusal('invalid', 'step', 'step.none');
   }
   const others = work.ticks.filter(({ step }) => step !== tick.step);

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { KIND_IDS } from '../record/kind-ids';
 import { GRADES } from '../record/types';
 import { dossierWith } from '../rulebook/sound-entry.test.data';
-import { KINDS, lookOf, looksOf, measures, partTick, placeOf, placeRow, placesOf } from './kinds';
+import { KINDS, lookOf, looksOf, measures, placeOf, placeRow, placesOf } from './kinds';
+import { isTick, partTick } from './ticks';
 
 const twice = (ids: readonly string[]): string[] => ids.filter((id, i) => ids.indexOf(id) !== i);
 
@@ -81,4 +82,18 @@ describe.each(KIND_IDS)('a %s', (id) => {
   });
 });
 
-it('a part has a tick of its own', () => expect(partTick('back-nut')).toBe('part-back-nut'));
+it('ticks parts, steps, what is seen, laid out and tried, and nothing else', () => {
+  const kind = KINDS['gland-double-seal'];
+  for (const tick of [partTick('back-nut'), 'body', 'seen-by-hand', 'lay-two-spanners', 'try-1-dry-clamp'])
+    expect([tick, isTick(kind, tick)]).toEqual([tick, true]);
+  for (const tick of [
+    'pot-over',
+    'part-tag',
+    'seen-warm',
+    'try-4-dry-clamp',
+    'try-1-clamp',
+    'lay-',
+    'lay-A b',
+  ])
+    expect([tick, isTick(kind, tick)]).toEqual([tick, false]);
+});

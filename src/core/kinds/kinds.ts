@@ -22,9 +22,6 @@ import type { Place } from './place';
 import * as places from './places';
 import { conditionLook, jointLook, jointLookFromOutside } from './worked-looks';
 
-/** What a part is ticked off as when it has been slipped on; steps are ticked under their own ids. */
-export const partTick = (part: string): string => `part-${part}`;
-
 /** The one table of entry kinds: each is a file of its own. */
 export const KINDS: Record<KindId, Kind> = {
   'gland-double-seal': glandDoubleSeal,

@@ -153,6 +153,12 @@ export const BRAID = look('braid', 'detailed', {
   good: ['yes'],
   bad: ['grease', 'paint', 'loose'],
 });
+/** Of a bonded block: the end of the armour is seen past it, finished, and its finish lies outside. */
+export const ARMOUR_PAST = look('armour-past', 'detailed', {
+  spot: 'inside',
+  good: ['yes', 'window'],
+  bad: ['short', 'raw', 'inside'],
+});
 export const FRAME_FIXED = look('frame-fixed', 'close', {
   spot: 'wall',
   good: ['yes', 'unseen'],

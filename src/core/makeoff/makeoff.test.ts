@@ -84,7 +84,12 @@ describe('the plan', () => {
     // A mineral-insulated end goes into the box last, whatever the habit.
     if (KINDS[kind].mineral)
       return expect(first.indexOf('gland-in')).toBeGreaterThan(first.indexOf('test-after'));
-    expect(first.indexOf('body')).toBeLessThan(2);
+    expect(first.indexOf('body')).toBeLessThan(
+      first.indexOf(KINDS[kind].armour === 'none' ? 'strip-outer' : 'cut-armour'),
+    );
+    // Nothing is cut before it is safe and laid out.
+    expect(first.slice(0, 2)).toEqual(['safe', 'lay-out']);
+    expect(second.slice(0, 2)).toEqual(['safe', 'lay-out']);
     const at = second.indexOf('outer-seal');
     expect(second.indexOf('body')).toBe(at - 1);
   });
@@ -132,6 +137,12 @@ describe('work on an entry', () => {
     expect(() => give(slice, 'makeoff.tick', tick('mix'))).toThrow('step.none');
     const dossier = dossierOf(slice, 'e', currentRound(slice, 'e', 's'))!;
     const plan = () => planOf(dossier, 'body-first', 'make-off', slice.get('makeoff', 'w'));
+    expect(plan().next).toBe('safe');
+    for (const { id } of plan().steps.slice(
+      0,
+      plan().all.findIndex(({ slips }) => slips),
+    ))
+      give(slice, 'makeoff.tick', tick(id));
     expect(plan().next).toBe('part-middle-nut');
     give(slice, 'makeoff.untick', { id: 'w', step: 'part-back-nut' });
     expect(plan().next).toBe('part-back-nut');
@@ -142,7 +153,7 @@ describe('work on an entry', () => {
 
   it.each([
     ['dry-clamp', 'armour-seated', 'E-14'],
-    ['cut-armour', 'armour-length', 'E-21'],
+    ['strip-outer', 'armour-length', 'E-21'],
     ['inner-seal', 'inner-proud', 'E-20'],
     ['body', 'thread-engagement', 'E-08'],
     ['outer-seal', 'back-nut-gap', 'E-19'],

@@ -14,6 +14,12 @@ export class Stage extends Pen {
     return this;
   }
 
+  /** Any outline. */
+  shape(material: Material, points: readonly Point[]): this {
+    this.polygon(material, points);
+    return this;
+  }
+
   path(points: readonly Point[], width = 1.4, material: Material = 'dimension'): this {
     this.line(material, points, { width });
     return this;

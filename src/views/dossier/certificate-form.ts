@@ -113,6 +113,8 @@ const SIZE: readonly Field[] = [
       len('toolStopOffsetMm', 'Tool, from blade to stop'),
       len('screenStubMm', 'Inner screen left standing'),
       measure('maxC', 'Pot and compound up to', 'temperature'),
+      len('longestTailMm', 'Longest tail'),
+      ternary('warms', 'Warmed before the compound goes in'),
     ],
   },
 ];

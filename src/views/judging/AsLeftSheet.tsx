@@ -39,6 +39,8 @@ export default function AsLeftSheet(props: AsLeftProps) {
           data={[
             { value: 'opening', label: 'an opening' },
             { value: 'make-off', label: 'making it off anew' },
+            { value: 'cable-out', label: 'taking a cable out' },
+            { value: 'cable-in', label: 'putting a cable in' },
           ]}
           {...form.getInputProps('why')}
         />

@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { planOf, type Plan } from '../../core/makeoff/plan';
 import { KINDS } from '../../core/kinds/kinds';
 import type { Slice } from '../../core/record/slice';
-import { HABITS, type Habit, type Id, type MakeOff } from '../../core/record/types';
+import { HABITS, WHYS, type Habit, type Id, type MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
-import { HABIT_WORDS } from '../../core/words/en/makeoff';
+import { HABIT_WORDS, WHY_WORDS } from '../../core/words/en/makeoff';
 import { device } from '../hand/hand';
 import { give } from '../hand/give';
 import { fetched } from '../../ui/fetched';
@@ -104,20 +104,20 @@ interface StartFieldsProps {
 }
 
 function StartFields({ dossier, why, onWhy, habit, onHabit }: StartFieldsProps) {
-  const { transit, mineral } = KINDS[dossier.entry.kind];
+  const { transit, mineral, pot } = KINDS[dossier.entry.kind];
   return (
     <FieldGrid min={260} gap="0 18px" maw={720}>
       <NativeSelect
         mb="xs"
         label="The entry is"
         value={why}
-        data={[
-          { value: 'make-off', label: 'made off anew' },
-          { value: 'opening', label: 'opened up and closed again' },
-        ]}
+        data={WHYS.filter((one) => transit !== null || !one.startsWith('cable-')).map((one) => ({
+          value: one,
+          label: WHY_WORDS[one],
+        }))}
         onChange={(event) => onWhy(event.currentTarget.value as MakeOff['why'])}
       />
-      {transit === null && !mineral && (
+      {transit === null && !mineral && pot !== 'resin' && (
         <NativeSelect
           mb="xs"
           label="Order"

@@ -16,11 +16,19 @@ import { LookCard } from '../judging/LookCard';
 import { holdTitle } from './hold-title';
 import { CureStep, MixStep, PackStep } from './PourSteps';
 import { PlaceField } from './PlaceField';
-import { planStepTitle, stepCaution, toolTitle } from '../../core/words/en/kinds/steps';
+import { LayingOut, SeenList, Tries } from './StepLists';
+import {
+  gripSentence,
+  planStepTitle,
+  stepCaution,
+  stepHandling,
+  toolTitle,
+} from '../../core/words/en/kinds/steps';
 
 const TestStep = fetched(() => import('./TestStep'));
+const StepPicture = fetched(() => import('./StepPicture'));
 
-interface StepCardProps {
+export interface StepCardProps {
   dossier: Dossier;
   work: MakeOff;
   step: PlanStep;
@@ -29,6 +37,8 @@ interface StepCardProps {
   onOpen: () => void;
   onTick: (step: string, skipped: string | null) => void;
   onUntick: (step: string) => void;
+  /** Ticks something that belongs to the step: what was seen, laid out or tried. */
+  onMark: (tick: string, skipped: string | null) => void;
 }
 
 /** One step: what to do and how far, what to look at or measure before going on, and its tick. */
@@ -49,11 +59,20 @@ function OpenStep(props: StepCardProps) {
       <h2>
         <span className="figures">{number}</span> {planStepTitle(step)}
       </h2>
+      {stepHandling(step) && !step.slips && <p>{stepHandling(step)}</p>}
+      {step.grip && (
+        <Text fw={700} my={6}>
+          {gripSentence(step.grip)}
+        </Text>
+      )}
       {step.closing && (
         <Text fw={700} my={6}>
           {closingWords(step.closing)}
         </Text>
       )}
+      <Later>
+        <StepPicture step={step} dossier={dossier} />
+      </Later>
       {caution && <p className="caution">{caution}</p>}
       {step.tools.length > 0 && <p className="quiet">{step.tools.map(toolTitle).join(', ')}</p>}
       <PourOf pour={step.pour} dossier={dossier} work={work} />
@@ -61,7 +80,10 @@ function OpenStep(props: StepCardProps) {
       {step.measures.map((place) => (
         <PlaceField key={place.id} dossier={dossier} work={work} place={place} />
       ))}
+      <LayingOut {...props} />
       <HoldPoint dossier={dossier} work={work} step={step} />
+      <Tries {...props} />
+      <SeenList {...props} />
       {step.asks.map(({ id: look }) => (
         <Answer key={look} id={look} dossier={dossier} work={work} />
       ))}
@@ -70,7 +92,9 @@ function OpenStep(props: StepCardProps) {
   );
 }
 
-const isOpenHold = ({ hold }: PlanStep): boolean => hold !== null && !hold.answered;
+const isOpenHold = ({ hold, tries, seen, lays }: PlanStep): boolean =>
+  (hold !== null && (!hold.answered || (tries !== null && hold.seen?.good === false))) ||
+  [...seen, ...lays].some(({ tick }) => tick === null);
 
 /** A step that is not in the hand: its title, and who ticked it. */
 function StepLine({ step, number, onOpen }: StepCardProps) {
@@ -133,7 +157,7 @@ function StepButtons({ step, onTick, onUntick }: StepCardProps) {
       </Group>
     );
   const done = () =>
-    waits ? say('Answer the hold point first, or pass it over with a reason.') : onTick(id, null);
+    waits ? say(WAITS[step.lays.length > 0 ? 'list' : 'hold']) : onTick(id, null);
   return (
     <Group gap="sm" my="sm">
       <Button onClick={done}>Done</Button>
@@ -141,6 +165,11 @@ function StepButtons({ step, onTick, onUntick }: StepCardProps) {
     </Group>
   );
 }
+
+const WAITS = {
+  list: 'Tick the list off first, or write down what is missing and who said so.',
+  hold: 'Answer the hold point first, or pass it over with a reason.',
+};
 
 /** Passing a hold point over needs a reason; it stays a finding until somebody opens it and looks. */
 function PassOver({ onPass }: { onPass: (reason: string) => void }) {

@@ -3,8 +3,8 @@ import { Button, TextInput, Group } from '@mantine/core';
 import { useState } from 'react';
 import { clocksHere } from '../hand/alarm';
 import { stageOf } from '../../core/makeoff/stage';
-import type { Plan, PlanPart, PlanStep } from '../../core/makeoff/plan';
-import { partTick } from '../../core/kinds/kinds';
+import type { Plan, PlanStep } from '../../core/makeoff/plan';
+import { partTick } from '../../core/kinds/ticks';
 import type { MakeOff } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { count } from '../../core/words/en/format';
@@ -20,6 +20,7 @@ import { CutMarks, PlanSheet } from './PlanSheet';
 import { StepCard } from './StepCard';
 import { initialsOf } from './work';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { OUT_WORDS } from '../../core/words/en/kinds/steps';
 
 interface Props {
   dossier: Dossier;
@@ -27,22 +28,6 @@ interface Props {
   plan: Plan;
   onSeal: () => void;
 }
-
-/** Slipping a part on, as a step. */
-const slipStep = (part: PlanPart): PlanStep => ({
-  id: partTick(part.id),
-  words: part.words,
-  slips: part,
-  caution: null,
-  tools: [],
-  hold: null,
-  closing: null,
-  measures: [],
-  asks: [],
-  reaches: [],
-  pour: null,
-  tick: part.tick,
-});
 
 /** The work on one entry: one step at a time beside the state it leaves the entry in. */
 export function WorkPage(props: Props) {
@@ -64,6 +49,7 @@ export function WorkPage(props: Props) {
       <div className="work-columns">
         <div className="work-left">
           <StateDrawing dossier={dossier} plan={plan} current={current} />
+          <StillOut keys={plan.out} />
           <OwnClocks dossier={dossier} />
           {work.why === 'make-off' && <CutMarks plan={plan} />}
         </div>
@@ -93,6 +79,19 @@ function StateDrawing({
     </div>
   );
 }
+
+/** What is out for a while and has to go back, or is on and has to come off: it stands here until it is. */
+const StillOut = ({ keys }: { keys: readonly string[] }) =>
+  keys.length > 0 && (
+    <section className="make-safe still-out" aria-label="Still out">
+      <h2 className="flush">Still out</h2>
+      <ul>
+        {keys.map((key) => (
+          <li key={key}>{OUT_WORDS[key]}</li>
+        ))}
+      </ul>
+    </section>
+  );
 
 /** What runs at this entry. */
 function OwnClocks({ dossier: { entry, cable } }: { dossier: Dossier }) {
@@ -133,7 +132,7 @@ function WorkSteps({ dossier, work, plan, current, onChoose }: WorkStepsProps) {
     if (give('makeoff.tick', { id: work.id, step, initials: initials.trim() || '?', skipped }))
       onChoose(null);
   };
-  const all: PlanStep[] = [...plan.slipOn.map(slipStep), ...plan.steps];
+  const { all } = plan;
   const at = all.findIndex(({ id }) => id === current);
   const open = all.findIndex((step, i) => step.tick === null || i === at);
   const fold = open < 0 ? all.length : open;
@@ -148,6 +147,9 @@ function WorkSteps({ dossier, work, plan, current, onChoose }: WorkStepsProps) {
       onOpen={() => onChoose(step.id)}
       onTick={tick}
       onUntick={(id) => give('makeoff.untick', { id: work.id, step: id })}
+      onMark={(step, skipped) =>
+        give('makeoff.tick', { id: work.id, step, initials: initials.trim() || '?', skipped })
+      }
     />
   );
   return (

@@ -15,7 +15,7 @@ export function roundFor({ entry, round }: Dossier, slice: Slice, site: Id, why:
   const read = [...slice.by('reading', 'entry', entry.id), ...slice.by('look', 'entry', entry.id)].some(
     (one) => one.round === round?.id,
   );
-  if (open && (why === 'opening' || !read)) return round.id;
+  if (open && (why !== 'make-off' || !read)) return round.id;
   const id = device.id();
   const made = give('round.add', {
     id, name: `Make-off of ${now().slice(0, 10)}`, grade: 'detailed', entries: [entry.id], started: now(), closed: null,

@@ -21,14 +21,18 @@ export const AROUND = [
 export const CUT = [looks.INSIDE, looks.SCORED];
 
 export const SLEEVES = [steps.SHROUD_PART, steps.BACK_NUT, steps.MIDDLE_NUT];
+/** Armour before sheath: the cut goes through both, then the sheath comes back by what the sheet exposes. */
 export const STRIPPED = [
-  steps.STRIP_OUTER,
   steps.CUT_ARMOUR,
+  steps.STRIP_OUTER,
   steps.STRIP_INNER,
   steps.MEASURE,
   steps.BODY_IN,
 ];
-export const FINISHED = [steps.OUTER_SHUT, steps.TAG_BOND, steps.COVER];
+export const FINISHED = [steps.OUTER_SHUT, steps.HELD, steps.TAG_BOND, steps.COVER];
+/** Before anything is slipped on, with something kept out until the clamp has been looked at. */
+export const before = (apart: steps.Step): steps.Step[] =>
+  steps.BEFORE.map((one) => (one.id === apart.id ? apart : one));
 
 export type Rest = Partial<Kind> & Pick<Kind, 'id'>;
 
@@ -37,7 +41,9 @@ export const armoured = (rest: Rest): Kind => ({
   parts: [...SLEEVES, steps.RING_EITHER],
   places: [places.INNER, ...CONE, ...OUTSIDE, ...THREAD, places.INNER_PROUD, places.SUPPORT, places.BOND],
   looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
-  steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.INNER_BACK, steps.CLAMP_SHUT, ...FINISHED],
+  steps: [
+    ...before(steps.SEAL_OUT), ...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.INNER_BACK, steps.CLAMP_SHUT, ...FINISHED,
+  ], // prettier-ignore
   joints: ['entry', 'clamp', 'inner-seal', 'outer-seal'],
   ring: 'universal',
   armour: 'cone',

@@ -12,10 +12,13 @@ export const MINERAL_LOOKS = [
   looks.WASHER, looks.BOND_LOOK, looks.BOND_PATH, looks.SHROUD, looks.SUPPORTED, looks.CORES, looks.UNALTERED,
   looks.DAMAGE, looks.SINGLE,
 ]; // prettier-ignore
-export const OPENED = [steps.SQUARE, steps.MARK, steps.STRIP_SHEATH, steps.CLEAN, steps.MEASURE];
+export const READY = [...steps.BEFORE.slice(0, 2), steps.KIT, ...steps.BEFORE.slice(3)];
+export const OPENED = [
+  steps.STRIP_SHEATH, steps.OFFCUTS, steps.CLEAN, steps.MEASURE,
+]; // prettier-ignore
 export const SEALED = [
-  steps.POT_ON, steps.PROUD, steps.DRAIN_ON, steps.TRACE, steps.TEST_BEFORE, steps.FILL, steps.CRIMP,
-  steps.TEST_AFTER, steps.GLAND_IN, steps.OUTER_GRIP, steps.TAG_BOND, steps.EARTH_PROVED,
+  steps.POT_ON, steps.PROUD, steps.DRAIN_ON, steps.TAILS, steps.TRACE, steps.TEST_BEFORE, steps.WARM, steps.FILL,
+  steps.CRIMP, steps.TEST_AFTER, steps.GLAND_IN, steps.PANEL, steps.NUT_MI, steps.HELD, steps.TAG_BOND, steps.EARTH_PROVED,
 ]; // prettier-ignore
 
 /** A screw-on pot on a mineral-insulated cable, and the gland behind it. */
@@ -24,7 +27,7 @@ export const mineral = (rest: Rest): Kind =>
     parts: [steps.SHROUD_PART, steps.BACK_NUT_MI, steps.COMPRESSION, steps.GLAND_BODY],
     places: MINERAL_PLACES,
     looks: MINERAL_LOOKS,
-    steps: [...OPENED, ...SEALED, steps.COVER],
+    steps: [...READY, steps.JACKET, steps.SQUARE, steps.MARK, ...OPENED, ...SEALED, steps.COVER],
     joints: ['entry', 'pot', 'outer-seal'],
     ring: 'none',
     armour: 'none',

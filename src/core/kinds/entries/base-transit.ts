@@ -12,9 +12,10 @@ export const TRANSIT_LOOKS = [
   looks.UNALTERED,
   looks.DAMAGE,
 ];
-export const PACKED = [
-  steps.FRAME_CLEAN, steps.PEEL_BLOCKS, steps.LUBRICATE, steps.PLATES, steps.WEDGE, steps.THROUGH, steps.OTHER_SIDE,
-  steps.BOLTS_AGAIN,
+export const READY = [steps.SAFE, steps.LAY_OUT];
+export const ENDED = [steps.THROUGH, steps.OTHER_SIDE, steps.BOLTS_AGAIN];
+const PACKED = [
+  ...READY, ...steps.OF_ONE_CABLE, steps.FRAME_CLEAN, steps.FRAME_LUBED, steps.PEEL_BLOCKS, steps.LUBRICATE, steps.ROWS, steps.PLATES, steps.WEDGE, ...ENDED,
 ]; // prettier-ignore
 
 /** A frame with many cables between rubber blocks, or in sealant. */

@@ -1,7 +1,18 @@
 import * as looks from '../looks';
 import * as places from '../places';
 import * as steps from '../steps';
-import { AROUND, armoured, CONE, CUT, FINISHED, OUTSIDE, SEEN, STRIPPED, THREAD } from './base-armoured';
+import {
+  AROUND,
+  armoured,
+  before,
+  CONE,
+  CUT,
+  FINISHED,
+  OUTSIDE,
+  SEEN,
+  STRIPPED,
+  THREAD,
+} from './base-armoured';
 
 export const glandBarrier = armoured({
   id: 'gland-barrier',
@@ -10,8 +21,8 @@ export const glandBarrier = armoured({
   ], // prettier-ignore
   looks: [...SEEN, looks.SEATED, looks.VOIDS, looks.WITNESS, ...CUT, ...AROUND, looks.BOND_PATH],
   steps: [
-    ...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.CORES_APART, steps.MIX, steps.PACK, steps.CURE_LOOK,
-    steps.POT_SHUT, steps.CLAMP_SHUT, ...FINISHED,
+    ...before(steps.POT_OUT), ...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.CORES_APART, steps.MIX, steps.PACK,
+    steps.POT_OVER, steps.CURE_LOOK, steps.MEND, steps.POT_SHUT, steps.CLAMP_SHUT, ...FINISHED,
   ], // prettier-ignore
   joints: ['entry', 'clamp', 'pot', 'outer-seal'],
   inner: 'none',

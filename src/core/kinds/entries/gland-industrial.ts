@@ -8,7 +8,10 @@ export const glandIndustrial = armoured({
   parts: [steps.SHROUD_PART, steps.BACK_NUT, steps.TAG_PART],
   places: [...CONE, places.OUTER, ...THREAD, places.SUPPORT, places.BOND],
   looks: [...SEEN, looks.SEATED, ...CUT, ...AROUND, looks.BOND_PATH],
-  steps: [...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.OUTER_GRIP, steps.TAG_BOND, steps.COVER],
+  steps: [
+    ...steps.BEFORE, ...STRIPPED, steps.SPREAD, steps.FINGER_TIGHT, steps.NUT_INDUSTRIAL,
+    steps.HELD, steps.TAG_BOLTED, steps.COVER,
+  ], // prettier-ignore
   joints: ['entry', 'clamp', 'outer-seal'],
   inner: 'none',
   certified: false,

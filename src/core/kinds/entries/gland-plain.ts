@@ -8,14 +8,9 @@ export const glandPlain = armoured({
   places: [places.INNER, ...OUTSIDE, ...THREAD, places.INNER_PROUD, places.SUPPORT],
   looks: [...SEEN, ...CUT, ...AROUND],
   steps: [
-    steps.STRIP_OUTER,
-    steps.MEASURE,
-    steps.BODY_IN,
-    steps.INNER_BACK,
-    steps.OUTER_SHUT,
-    steps.BOND_ONLY,
-    steps.COVER,
-  ],
+    ...steps.BEFORE, steps.STRIP_OUTER_PLAIN, steps.MEASURE, steps.BODY_IN, { ...steps.INNER_BACK, words: 'inner-plain', back: [] },
+    { ...steps.OUTER_SHUT, words: 'outer-plain' }, steps.HELD, steps.BOND_ONLY, steps.COVER,
+  ], // prettier-ignore
   joints: ['entry', 'inner-seal', 'outer-seal'],
   ring: 'none',
   armour: 'none',

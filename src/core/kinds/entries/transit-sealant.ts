@@ -1,6 +1,6 @@
 import * as looks from '../looks';
 import * as steps from '../steps';
-import { transit, TRANSIT_LOOKS } from './base-transit';
+import { READY, transit, TRANSIT_LOOKS } from './base-transit';
 
 export const transitSealant = transit({
   id: 'transit-sealant',
@@ -9,6 +9,8 @@ export const transitSealant = transit({
     looks.ADHESION,
     looks.BEHIND,
   ],
-  steps: [steps.FRAME_CLEAN, steps.CLEAN_DRY, steps.WRAP, steps.SEAL_FACE, steps.HOLDS, steps.OTHER_SIDE],
+  steps: [
+    ...READY, steps.CLOSE_OFF, steps.TAKE_CUT, steps.PUT_PUNCH, steps.TAKE_SEAL, steps.FRAME_CLEAN, steps.TIES_CUT, steps.CLEAN_DRY, steps.WRAP, steps.PUSH_IN, steps.SEAL_FACE, steps.HOLDS, steps.OTHER_SIDE,
+  ], // prettier-ignore
   transit: 'sealant',
 });

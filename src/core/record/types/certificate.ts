@@ -73,6 +73,10 @@ export interface MineralPot {
   screenStubMm: number | null;
   /** Highest temperature of pot, sleeves and compound, °C. */
   maxC: number;
+  /** Longest tail that the sheet allows, from the disc to the terminal; null or absent: it says nothing. */
+  longestTailMm?: number | null;
+  /** Whether end and pot are warmed before the compound goes in; null or absent: it says nothing. */
+  warms?: boolean | null;
 }
 
 /** The outer seal's rubber and its nut; all lengths mm. */

@@ -47,6 +47,23 @@ export interface TransitSheet {
   /** Shapes of cable that its bores take. */
   shapes: CableShape[];
   sealant: SealantSheet | null;
+  /** What a bonded block asks of the cable in it; null or absent: the sheet says nothing, or is for others. */
+  bonded?: BondedBlockSheet | null;
+}
+
+/** A block that carries the armour to the frame; lengths mm, from its jacket-side face. */
+export interface BondedBlockSheet {
+  blockDepthMm: number;
+  /** Section of the block in which braid or armour touches it. */
+  braidMm: Range;
+  /** Contact that the braid has at least. */
+  leastContactMm: number;
+  /** How far the armour goes past the armour-side face, at least. */
+  overhangMm: number;
+  /** How far the jacket’s end may lie off its mark. */
+  toleranceMm: number;
+  /** Whether the jacket may be taken off over the braid section alone and go on behind it. */
+  window: boolean;
 }
 
 /** Where a transit sits; lengths mm. */

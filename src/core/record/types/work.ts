@@ -102,11 +102,15 @@ export interface Pour extends Base {
 export const HABITS = ['body-first', 'cable-first'] as const;
 export type Habit = (typeof HABITS)[number];
 
+/** Why an entry is worked on: made off anew, opened up and closed again, a cable taken out, or one put in. */
+export const WHYS = ['make-off', 'opening', 'cable-out', 'cable-in'] as const;
+export type Why = (typeof WHYS)[number];
+
 /** Work on one entry, step by step: new, or opened up. */
 export interface MakeOff extends Base {
   entry: Id;
   round: Id;
-  why: 'make-off' | 'opening';
+  why: Why;
   habit: Habit;
   /** Steps that are done or skipped, in the order in which that was said. */
   ticks: Tick[];
@@ -130,7 +134,7 @@ export interface Tick {
 export interface AsLeft extends Base {
   entry: Id;
   round: Id;
-  why: 'make-off' | 'opening';
+  why: Why;
   /** What became of the seals. */
   outerSeal: SealFate;
   innerSeal: SealFate;

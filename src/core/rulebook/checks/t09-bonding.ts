@@ -51,8 +51,8 @@ export const t09: Check = {
         if (aspect.outcome !== 'conforms') aspects.push(aspect);
       }
     }
-    const look = judgeLook(context, 'braid');
-    return aspects.length > 0 ? [...aspects, look] : [conforms('t09.low', { count, limitOhm }), look];
+    const looks = [judgeLook(context, 'braid'), judgeLook(context, 'armour-past')];
+    return aspects.length > 0 ? [...aspects, ...looks] : [conforms('t09.low', { count, limitOhm }), ...looks];
   },
 };
 

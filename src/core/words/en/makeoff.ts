@@ -33,6 +33,8 @@ export const FROM_WORDS: Record<CutMarks['from'], string> = {
 export const WHY_WORDS: Record<MakeOff['why'], string> = {
   'make-off': 'made off anew',
   opening: 'opened up and closed again',
+  'cable-out': 'a cable taken out',
+  'cable-in': 'a cable put in',
 };
 
 /** How far a joint is closed, with numbers and units. */

@@ -300,6 +300,18 @@ export const LOOK_WORDS: Record<string, LookWords> = {
       loose: 'Braid not folded round',
     },
   },
+  'armour-past': {
+    title: 'Armour past the block',
+    question:
+      'Armour side: is the end of the armour seen past the block, finished, with its finish wholly outside the block?',
+    answers: {
+      yes: 'Seen past it, finished outside',
+      window: 'The jacket goes on behind a window: no end',
+      short: 'It ends inside the block',
+      raw: 'Its end is not finished',
+      inside: 'The finish lies under the block',
+    },
+  },
   'frame-fixed': {
     title: 'Frame in the wall',
     question:

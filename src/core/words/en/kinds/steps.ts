@@ -1,5 +1,6 @@
-import type { Part, Step } from '../../../kinds/steps';
+import type { Grip, Part, Step } from '../../../kinds/steps';
 import type { PlanStep } from '../../../makeoff/plan';
+import { STEP_WORDS, type StepWords } from './handling';
 
 /** Words of the parts that are slipped on, by the keys of their rows: name, and which way round where that matters. */
 export const PART_WORDS: Record<string, { title: string; way: string }> = {
@@ -16,69 +17,13 @@ export const PART_WORDS: Record<string, { title: string; way: string }> = {
   body: { title: 'gland body', way: 'entry thread towards the box' },
 };
 
-/** What the steps of making off say, by the keys of their rows. */
-export const STEP_WORDS: Record<string, string> = {
-  'strip-outer': 'Cut the outer sheath back, square and clean.',
-  'cut-armour': 'Cut the armour to its length; groove and snap, never through to the inner sheath.',
-  'strip-inner': 'Cut the inner sheath back; nothing under it is scored.',
-  measure: 'Measure the cable where seals and clamp will sit, three readings each.',
-  body: 'Screw the body into the wall, with washer and tag.',
-  spread: 'Spread the armour over the cone, evenly all round.',
-  'dry-clamp': 'Close the clamp, then open it again and look.',
-  'inner-seal': 'Inner seal back in its place, and closed.',
-  diaphragm: 'Pull the lip of the diaphragm back along the sheath; it is never cut.',
-  clamp: 'Close the clamp.',
-  cores: 'Cut fillers, foil and tapes flush at the crotch; spread the cores.',
-  mix: 'Mix the compound to its ratio; write down batch, expiry, temperature and time.',
-  pack: 'Pack from the middle outwards before it stiffens; press the surplus on the sheath beside the gland.',
-  cure: 'Wait for the cure, open, look, and mend voids with fresh compound.',
-  pot: 'Close the pot again.',
-  spigot: 'Hold the compound spigot while the body is turned.',
-  'outer-seal': 'Close the outer seal; read the back-nut gap.',
-  'outer-grip': 'Close the outer seal, then tug the cable.',
-  bond: 'Bond the tag; measure the joint with one end disconnected.',
-  'bond-seen': 'See that bond and tag are tight.',
-  shroud: 'Pull the shroud over the gland.',
-  engage: 'Push the armour against its stop and tighten until it is held.',
-  inject: 'Throw the first shot away, then inject until resin stands at the vent.',
-  'resin-cure': 'Leave the body alone for the cure; turn only the grommet nut afterwards.',
-  'square-cut': 'Cut the end off square, well behind anything damp or bent.',
-  mark: 'Mark strip, stop and pot from the fresh square cut.',
-  length: 'Measure the sheath from its first end; mark the second strip there.',
-  'strip-sheath': 'Strip the sheath to its mark; look at screen and conductors for cuts.',
-  clean: 'Brush the powder off. Do not blow: breath is moist.',
-  'pot-on': 'Screw the pot on square, up to its mark.',
-  projection: 'Measure how far the sheath stands proud in the pot.',
-  drain: 'Fit the drain nut; set the drain wire square to the conductors.',
-  continuity: 'Trace every conductor from end to end and sleeve it by its colour or number.',
-  'test-before': 'Test the insulation, every pair, far end sealed. Damp: dry it out and test again.',
-  fill: 'Press compound in from one side, slightly overfull, while the test is fresh.',
-  crimp: 'Push the disc home, pull the sleeves snug, crimp at every point.',
-  'test-after': 'Test the insulation again.',
-  'gland-in': 'Gland into the box, with washer and tag.',
-  earth: 'Prove the sheath as the earth conductor: measure it from end to end.',
-  facing: 'See that both shrouds are on, each opening to its own accessory.',
-  'frame-clean': 'Clean the frame; see that it is fixed and sealed all round.',
-  peel: 'Peel each block by its card, the same layers from both halves.',
-  braid: 'Fold the braid back; no grease on braid, armour or bare faces.',
-  lubricate: 'Lubricate the rubber, not the braid; pack the largest first from the far end.',
-  plates: 'A stay plate on each finished row; two before the last row goes in.',
-  wedge: 'Wedge in last; several openings: all wedges in before one is tightened, bolts in turn.',
-  through: 'See that cables run straight and are held on both sides.',
-  'other-side': 'Go round and look at the other side.',
-  bolts: 'Check the bolts again after the time of the sheet.',
-  'clean-dry': 'Clean and dry opening and cables.',
-  wrap: 'Wrap every cable; fill up with sleeves; leave the recess of the sheet.',
-  seal: 'Press the sealant in to the depth of the sheet, smooth its skin.',
-  holds: 'When it is set: move each cable, look for lift.',
-};
-
 /** What can hurt somebody at a step. */
 export const CAUTION_WORDS: Record<string, string> = {
   knife: 'Cut away from the body.',
   spring: 'Stiff armour springs back: goggles, and hold the offcuts.',
   chemical: 'Gloves and goggles; keep to the data sheet of the compound.',
-  opening: 'Isolated, proved dead, permit and gas test in hand before the enclosure is opened in a zone.',
+  opening:
+    'Permit and gas test in hand before the enclosure is opened in a zone, and before saw, flame, solvent or test voltage.',
   offcut: 'Goggles; hold the offcut. The insulation drinks moisture from now on.',
   'copper-edges': 'Sharp copper edges: gloves.',
   dust: 'Dust mask and goggles.',
@@ -87,13 +32,17 @@ export const CAUTION_WORDS: Record<string, string> = {
   'testing-and-flame':
     'The test voltage can ignite: not in a hazardous atmosphere. Disconnect equipment; discharge the cable after each reading. Flame near a cable is hot work: a permit first, and nothing flammable near.',
   'knife-peel': 'Peel by hand; a knife goes away from the body, and never into the layer that stays.',
-  'sharp-braid': 'Armour and braid are sharp: gloves.',
+  'sharp-braid': 'Armour and braid are sharp: gloves and goggles.',
+  lip: 'Keep blades away from the diaphragm.',
+  solvent: 'Solvent vapour: air, no flame, no spark; gloves.',
+  'hot-work': 'Warming is hot work: a permit first, and nothing flammable near.',
+  barrier:
+    'The wall is a barrier against gas, fire or water: permit, and a temporary closure while it stands open.',
 };
 
 /** What is needed at hand. */
 export const TOOL_WORDS: Record<string, string> = {
   'armour-saw-or-rotary-cutter': 'armour saw or rotary cutter',
-  brush: 'brush',
   caliper: 'caliper',
   'clean-rag': 'clean rag',
   'continuity-tester': 'continuity tester',
@@ -110,7 +59,6 @@ export const TOOL_WORDS: Record<string, string> = {
   'peel-card': 'peel card',
   'permanent-marker': 'permanent marker',
   'pot-wrench': 'pot wrench',
-  rag: 'rag',
   rule: 'rule',
   'sealant-gun': 'sealant gun',
   'sheath-knife': 'sheath knife',
@@ -124,10 +72,126 @@ export const TOOL_WORDS: Record<string, string> = {
   'torque-driver': 'torque driver',
   'turn-marker': 'marker for counting turns',
   'two-spanners': 'two spanners',
+  'cap-or-tape': 'cap or tape',
+  'damp-cloth': 'damp cloth',
+  file: 'file',
+  'hot-air': 'hot air',
+  'hollow-punch': 'hollow punch',
+  'long-nozzle': 'long nozzle',
+  pick: 'pick',
+  'plastic-knife': 'plastic knife',
+  'plastic-stick': 'stick that is not metal',
+  pliers: 'pliers',
+  'pressing-tool': 'pressing tool',
+  'roller-cutter': 'roller cutter',
+  scraper: 'scraper',
+  screwdriver: 'screwdriver',
+  solvent: 'solvent',
+  vice: 'vice',
+  'wire-brush': 'wire brush',
 };
 
+/** What is held and what is turned, by the keys of their parts. */
+export const GRIP_WORDS: Record<string, string> = {
+  barrel: 'barrel',
+  'barrel-nut': 'barrel nut',
+  'back-nut': 'back nut',
+  body: 'body',
+  box: 'box',
+  cable: 'cable',
+  'clamp-nut': 'clamp nut',
+  'crimping-tool': 'crimping tool',
+  'drain-nut': 'drain nut',
+  'entry-item': 'entry item',
+  frame: 'frame',
+  'frame-nuts': 'nuts of the frame',
+  'gland-body': 'gland body',
+  'gland-nut': 'gland nut',
+  'grommet-nut': 'grommet nut',
+  'hub-nut': 'hub nut',
+  locknut: 'locknut',
+  'port-plug': 'plug of the port',
+  pot: 'pot',
+  'pot-nut': 'nut over the pot',
+  'seal-nut': 'seal nut',
+  sheath: 'sheath, in the vice',
+  spigot: 'spigot',
+  stud: 'stud',
+  'stud-nut': 'nut of the stud',
+  'tag-bolt': 'bolt of the tag',
+  'tag-nut': 'nut of the tag',
+  'union-nut': 'union nut',
+  'unit-screws': 'screws of the unit',
+  'wedge-bolts': 'bolts of the wedge',
+};
+
+/** What has to be seen before the work goes on, as it is ticked. */
+export const SEEN_WORDS: Record<string, string> = {
+  dead: 'Both ends are isolated, locked off and proved dead; the permit is in hand.',
+  identified: 'The cable is identified at both ends.',
+  'gas-test': 'The gas test is done where saw, flame, solvent or test voltage will be used.',
+  certified: 'In a classified area: the device has its certificate for it. Otherwise stop here.',
+  reaches: 'The cable reaches from where it is held to the terminals, with the end itself.',
+  'wires-cut': 'Every wire is cut, none left standing; nothing under them is scored.',
+  'by-hand': 'The thread went in by hand, not crossed.',
+  'at-shoulder': 'The ends of the armour touch the shoulder of the cone all round.',
+  'ring-face': 'The face that the certificate names for this armour lies at the clamp.',
+  'ring-range': 'The ranges on ring and nut take what was read on the cable.',
+  'no-stray': 'No stray wire; the armour lies on the cone, none on the thread.',
+  'seal-seat': 'The inner seal is in its seat, right way round.',
+  formed: 'The seal formed on the cable before the faces met.',
+  'nut-scale': 'The back nut stands where its scale says for this cable.',
+  'held-300': 'A cleat holds the cable within 300 mm of the gland.',
+  'core-count': 'The number of cores is within the certificate.',
+  'no-voids': 'No voids: compound stands round and between all cores.',
+  'faces-clean': 'Joint faces and the top of the pot are clean of compound.',
+  engaged: 'The armour sits in the barrel, hand-tight.',
+  'no-metal': 'Nothing of metal was used to push the fibre in.',
+  'barrel-still': 'Barrel and armour have not been turned since the fill.',
+  'kit-whole': 'The kit of this end is whole: sleeves, disc, wire, compound.',
+  'pulled-back': 'The first end is in its accessory and pulled fully back.',
+  'under-blade': 'The layer under the blade was looked at after the first finger’s breadth.',
+  offcuts: 'No offcut lies on the floor.',
+  'screen-flush': 'The screen is flush with the drain nut.',
+  'tail-length': 'No tail is longer than the sheet allows.',
+  warm: 'End and pot are just warm to the hand.',
+  'both-locknuts': 'A locknut sits on each side of the panel.',
+  'halves-equal': 'The halves differ by no more than the sheet allows; the last layer is on.',
+  'rows-counted': 'Rows and plates agree with the plan before the last row.',
+  'two-plates': 'Two plates are in before the last row.',
+  home: 'The clip or the reading says home; lubricant came out all round.',
+  'lead-through': 'The earth lead is on its stud.',
+  'faces-bare': 'Frame and plates are bare where they carry current.',
+  'finish-outside': 'The finish of the armour’s end lies wholly outside the block.',
+  'braid-dry': 'No lubricant where braid touches block or frame.',
+  'against-stop': 'Every block stands against the stop.',
+  'all-units-in': 'All units are in; none is tightened yet.',
+  'solvent-dry': 'Everything is dry; gloves are fresh.',
+  'still-soft': 'Every cable was tried gently while the sealant could still be pressed home.',
+  'plate-order': 'Rows and plates lie in the order in which they came out.',
+  closed: 'The opening is closed for the time of the work, with its permit.',
+};
+
+/** What is out, or on, for a while, and has to go back, or off. */
+export const OUT_WORDS: Record<string, string> = {
+  'inner-seal': 'Inner seal: out, goes back into its seat',
+  pot: 'Pot: out, goes back over the compound',
+  'tip-cap': 'Cap on the tips: comes off',
+  'tip-tape': 'Tape round the tips: comes off',
+  'bundle-tape': 'Tape round the bundle: comes off',
+};
+
+const wordsOf = ({ words }: { words: string }): StepWords => STEP_WORDS[words] ?? { title: words, how: '' };
+
 /** What a step says. */
-export const stepTitle = ({ words }: Pick<Step, 'words'>): string => STEP_WORDS[words] ?? words;
+export const stepTitle = (step: { words: string }): string => wordsOf(step).title;
+
+/** How a hand does it; empty where the title says it all. */
+export const stepHandling = (step: { words: string }): string => wordsOf(step).how;
+
+/** What is held and what is turned, e.g. "Hold the body; turn the back nut." */
+export const gripSentence = ({ held, turned, loosens }: Grip): string =>
+  `Hold the ${GRIP_WORDS[held]}; ${loosens ? 'loosen' : 'turn'} the ${GRIP_WORDS[turned]}.`;
 
 /** What can hurt somebody at a step; null where nothing does. */
 export const stepCaution = ({ caution }: Pick<Step, 'caution'>): string | null =>

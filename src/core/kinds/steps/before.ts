@@ -1,0 +1,36 @@
+import { always, anew, where } from './step';
+
+/** Nothing begins before this is said, whatever is made off or opened. */
+export const SAFE = always('safe', {
+  seen: ['dead', 'identified', 'gas-test'],
+  caution: 'opening',
+  first: true,
+  minutes: 6,
+});
+export const LAY_OUT = always('lay-out', {
+  seen: ['certified'],
+  first: true,
+  lays: true,
+  minutes: 4,
+});
+const APART = anew('apart', { first: true, minutes: 2 });
+/** The device in its sub-assemblies, nothing out for the dry fit. */
+export const TAKE_APART = APART;
+/** The inner seal is kept out until the clamp has been looked at. */
+export const SEAL_OUT = where(anew('apart', { first: true, minutes: 2, out: ['inner-seal'], words: 'apart-seal' }), ({ size }) => size === null || size.inner !== null); // prettier-ignore
+/** The pot is kept out until the clamp has been looked at. */
+export const POT_OUT = anew('apart', { first: true, minutes: 2, out: ['pot'], words: 'apart-pot' });
+export const CABLE_END = anew('cable-end', {
+  seen: ['reaches'],
+  caution: 'knife',
+  tools: ['rule', 'clean-rag', 'caliper'],
+  first: true,
+  minutes: 3,
+});
+export const SHROUD_CUT = where(
+  anew('shroud-cut', { caution: 'knife', tools: ['sheath-knife'], first: true, minutes: 2 }),
+  ({ certificate }) => certificate?.sheet.shroud !== 'none',
+);
+
+/** What comes before anything is slipped on, of a gland of which nothing is kept out. */
+export const BEFORE = [SAFE, LAY_OUT, TAKE_APART, CABLE_END, SHROUD_CUT];
