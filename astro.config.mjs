@@ -40,7 +40,7 @@ export default defineConfig({
   ],
   vite: {
     // Sixty small parts of a page take longer to fetch than to run.
-    build: { assetsInlineLimit: 0, rollupOptions: { output: { experimentalMinChunkSize: 8_000 } } },
+    build: { assetsInlineLimit: 0, rollupOptions: { output: { experimentalMinChunkSize: 5_000 } } },
     // Licences stand in docs/packages.md and with the packages.
     esbuild: { legalComments: 'none' },
     ssr: { external: ['better-sqlite3', 'sharp'] },

@@ -61,6 +61,10 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     await clickText(page, '.pour-step button', 'Packed now');
     await waitForText(page, '[aria-label="Clocks of this entry"]', 'Open and look');
     await doStep(page);
+    // The pot was kept out for the dry fit: it stands on the list until it is back.
+    await waitForText(page, '.still-out', 'Pot: out');
+    await doStep(page);
+    expect(await page.$eval('.still-out', (list) => list.textContent)).not.toContain('Pot');
     await waitForText(page, '.step.open h2', 'Wait for the cure');
     await clickText(page, '.pour-step button', 'Opened and looked at now');
     await waitForText(page, '.toast', 'It cures until');
@@ -116,12 +120,15 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
 });
 
 describe('the plan', () => {
-  it('prints on one page, and its ruler measures right', async () => {
+  it('prints on a front and a back, on either paper, and its ruler measures right', async () => {
     const { page } = await openPage(demo.browser);
     await openAs(page, demo.served, 'A. Vell', '/makeoff/?site=marrowick&entry=mb-ax-34-a');
     await page.waitForSelector('.step.open');
-    const pdf = Buffer.from(await page.pdf({ preferCSSPageSize: true })).toString('latin1');
-    expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+    await page.waitForSelector('.plan-sheet');
+    for (const format of ['A4', 'Letter'] as const) {
+      const pdf = Buffer.from(await page.pdf({ format })).toString('latin1');
+      expect([format, pdf.match(/\/Type\s*\/Page\b/g)?.length]).toEqual([format, 2]);
+    }
     await page.emulateMediaType('print');
     const strips = await page.$$eval('.plan-sheet .paper-only .strip svg', (all) =>
       all.map((svg) => {
@@ -163,7 +170,7 @@ describe('the plan', () => {
     await clickText(page, '.step.open button', 'Pass the hold point over');
     await (await labelled(page, 'Why it is passed over')).type('no second spanner');
     await clickText(page, '.step.open form button', 'Pass it over');
-    await waitForText(page, '.step.open h2', 'Inner seal back');
+    await waitForText(page, '.step.open h2', 'Close the clamp again');
     await page.goto(`${demo.served.address}/bench/?site=marrowick&entry=mb-ax-34-c`);
     await waitForText(page, '[data-check="E-14"]', 'No second spanner.');
     expect(errors).toEqual([]);

@@ -48,6 +48,19 @@ export async function answerStep(page: Page): Promise<void> {
   for (const look of await page.$$('.step.open .look')) {
     await (await look.$('.answers button'))!.click();
   }
+  await tickSeen(page);
+}
+
+/** Ticks what has to be seen at the step in hand, and whatever is laid out. */
+async function tickSeen(page: Page): Promise<void> {
+  const others = await page.$$('.step.open .seen > button');
+  for (const button of others) await button.click();
+  const open = '.step.open .seen-line[aria-checked="false"]';
+  for (let i = 0; i < 40 && (await page.$(open)); i++) {
+    const before = (await page.$$(open)).length;
+    await page.$eval(open, (box) => (box as HTMLElement).click());
+    await page.waitForFunction((at, n) => document.querySelectorAll(at).length < n, {}, open, before);
+  }
 }
 
 /** Does the step in hand and waits for the next. */
@@ -65,6 +78,6 @@ export async function doStep(page: Page): Promise<void> {
 /** Goes on until a step begins with some words. */
 export async function doUntil(page: Page, words: string): Promise<void> {
   await page.waitForSelector('.step.open');
-  for (let i = 0; i < 25 && !(await currentStep(page)).startsWith(words); i++) await doStep(page);
+  for (let i = 0; i < 40 && !(await currentStep(page)).startsWith(words); i++) await doStep(page);
   expect(await currentStep(page)).toContain(words);
 }

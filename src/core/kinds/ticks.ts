@@ -12,7 +12,7 @@ export const layTick = (item: string): string => `lay-${item}`;
 /** What a try at a dry clamp that did not look right is written down as, the first one 1. */
 export const tryTick = (step: string, n: number): string => `try-${n}-${step}`;
 
-/** Tries after which the end is begun again. */
+/** Tries after which the end is begun again. Chosen: what fitters give a clamp before they cut the end off. */
 export const MOST_TRIES = 3;
 
 const LAID = /^lay-[a-z0-9.-]{1,60}$/;

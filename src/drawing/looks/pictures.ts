@@ -266,11 +266,15 @@ const PAIRS: Record<string, Pair> = {
         'void',
       );
   }),
-  'armour-past': pair('Seen past the block, its finish outside', 'The finish lies under the block', (s, ok) => {
-    s.box('rubber', 16, 3, 36, 37).box('sheath-inner', 0, 17, 60, 23).box('sheath-outer', 0, 14, 20, 26);
-    const end = ok ? 46 : 34;
-    s.box('armour', 20, 15, end, 25).box('shroud', end - 7, 13.5, end, 26.5);
-  }),
+  'armour-past': pair(
+    'Seen past the block, its finish outside',
+    'The finish lies under the block',
+    (s, ok) => {
+      s.box('rubber', 16, 3, 36, 37).box('sheath-inner', 0, 17, 60, 23).box('sheath-outer', 0, 14, 20, 26);
+      const end = ok ? 46 : 34;
+      s.box('armour', 20, 15, end, 25).box('shroud', end - 7, 13.5, end, 26.5);
+    },
+  ),
   braid: pair('Folded back, bare and clean', 'Grease under the braid', (s, ok) => {
     s.box('wall', 4, 4, 18, 36).box('rubber', 18, 8, 34, 32).box('sheath-outer', 34, 14, 58, 26);
     s.path(

@@ -103,12 +103,14 @@ const PICTURES: Record<string, Draw> = {
   'ring-face': (s) => s.box('sheath-inner', 0, 15, 60, 25).shape('brass', [[22, 4], [22, 12], [38, 14], [38, 4]]).shape('brass', [[22, 36], [22, 28], [38, 26], [38, 36]]).arrow([18, 8], [8, 8]).say('face of this armour', 6, 3, 'start'), // prettier-ignore
   cap: (s, seen) => { fan(s, seen, 44, 0).box('sheath-inner', 44, 13, 60, 27); for (let i = 0; i < seen.cores; i++) { const y = MID + (i - (seen.cores - 1) / 2) * 2.6; s.box('shroud', 3, y - 1.2, 10, y + 1.2); } s.say('tips capped', 8, 37, 'start'); }, // prettier-ignore
   uncap: (s, seen) => fan(s, seen, 44, 0.4).box('sheath-inner', 44, 13, 60, 27).box('shroud', 4, 33, 11, 36).arrow([14, 34], [26, 34]), // prettier-ignore
-  cores: (s, seen) => fan(s, seen, 40, 1.1).box('sheath-inner', 40, 14, 60, 26).say('flush at the crotch', 40, 36),
+  cores: (s, seen) =>
+    fan(s, seen, 40, 1.1).box('sheath-inner', 40, 14, 60, 26).say('flush at the crotch', 40, 36),
   mix: (s) => { s.disc('compound', 16, 20, 10).disc('compound', 44, 20, 10); s.path([[37, 16], [45, 14], [51, 18]], 1.6, 'void').path([[38, 24], [45, 26], [50, 23]], 1.6, 'void').say('one colour', 16, 37).say('streaks: on', 44, 37); }, // prettier-ignore
   pack: (s, seen) => { pot(s, seen, 0.75); s.box('washer', 7, 12, 10, 28).arrow([34, 37], [40, 25]).say('crotch first', 32, 38.5, 'end'); }, // prettier-ignore
   'pot-over': (s, seen) => { fan(s, seen, 48, 0.2).shape('compound', rectangle(30, 12, 48, 28)); s.box('sheath-inner', 48, 14, 60, 26).box('brass', 14, 6, 34, 11).box('brass', 14, 29, 34, 34).arrow([14, 3], [30, 3]).say('surplus off the faces', 24, 38); }, // prettier-ignore
   mend: (s, seen) => { pot(s, seen, 1); s.disc('void', 28, 18, 2.4).arrow([16, 6], [26, 16]).say('fresh into the void', 4, 4.5, 'start'); }, // prettier-ignore
-  grommet: (s) => corrugated(s).box('brass', 40, 8, 46, 32).box('rubber', 30, 10, 38, 30).arrow([28, 5], [42, 5]),
+  grommet: (s) =>
+    corrugated(s).box('brass', 40, 8, 46, 32).box('rubber', 30, 10, 38, 30).arrow([28, 5], [42, 5]),
   engage: (s) => corrugated(s).box('brass', 6, 9, 26, 13).box('brass', 6, 27, 26, 31).turn(16, MID, 16).say('by hand', 40, 38), // prettier-ignore
   fibre: (s, seen) => { fan(s, seen, 48, 1); s.box('brass', 20, 3, 52, 6).box('brass', 20, 34, 52, 37); for (let i = 0; i < 5; i++) s.path([[40 + i, 8 + i * 2], [44 - i, 16], [40 + i, 24], [44, 32 - i]], 1.6, 'dam'); s.path([[6, 6], [36, 14]], 2.2, 'washer').say('no metal', 5, 4.5, 'start'); }, // prettier-ignore
   inject: (s, seen) => { fan(s, seen, 50, 0.8); s.box('brass', 14, 5, 54, 9).box('brass', 14, 31, 54, 35).shape('resin', rectangle(14, 9, 46, 31)); s.box('dam', 46, 9, 50, 31).box('washer', 20, 0, 23, 8).arrow([30, 2], [24, 2]).disc('resin', 40, 3, 2).say('seen at the vent', 60, 4, 'end'); }, // prettier-ignore
@@ -123,7 +125,12 @@ const PICTURES: Record<string, Draw> = {
   warm: (s) => s.box('brass', 18, 9, 40, 31).box('conductor', 40, 14, 60, 26).path([[8, 12], [12, 16], [8, 20], [12, 24]], 1.6, 'void').say('just warm to the hand', 30, 37), // prettier-ignore
   fill: (s, seen) => { pot(s, seen, 0.6); s.arrow([8, 34], [20, 28]).say('from one side only', 4, 38, 'start'); }, // prettier-ignore
   crimp: (s, seen) => { pot(s, seen, 1); s.box('rubber', 21, 10, 24, 30); for (const y of [8, 32]) s.disc('void', 23, y, 1.4); s.arrow([16, 20], [6, 20]).say('sleeves pulled', 4, 37, 'start'); }, // prettier-ignore
-  panel: (s) => s.box('wall', 28, 2, 33, 38).box('brass', 23, 9, 28, 31).box('brass', 33, 9, 38, 31).box('brass', 12, 14, 50, 26),
+  panel: (s) =>
+    s
+      .box('wall', 28, 2, 33, 38)
+      .box('brass', 23, 9, 28, 31)
+      .box('brass', 33, 9, 38, 31)
+      .box('brass', 12, 14, 50, 26),
   offcuts: (s) => s.box('conductor', 6, 6, 16, 9).box('conductor', 10, 14, 20, 17).shape('wall', [[34, 14], [54, 14], [51, 37], [37, 37]]).arrow([20, 10], [40, 12]), // prettier-ignore
   'frame-lube': (s) => { rows(s, 0); for (const [x, y] of [[9, 5], [51, 5], [9, 36], [51, 36]] as const) s.disc('washer', x, y, 2.6); s.say('corners first', 30, 21); }, // prettier-ignore
   'frame-bare': (s) => { rows(s, 0); s.path([[8, 10], [8, 34]], 3, 'armour').arrow([20, 12], [10, 12]).say('bare', 22, 13, 'start'); }, // prettier-ignore
@@ -152,7 +159,8 @@ const PICTURES: Record<string, Draw> = {
 
 function corrugated(s: Stage): Stage {
   s.box('sheath-inner', 4, MID - 5, 60, MID + 5);
-  for (let x = 22; x < 44; x += 3) s.box('armour', x, MID - (x % 2 ? 7.5 : 6.5), x + 3, MID + (x % 2 ? 7.5 : 6.5));
+  for (let x = 22; x < 44; x += 3)
+    s.box('armour', x, MID - (x % 2 ? 7.5 : 6.5), x + 3, MID + (x % 2 ? 7.5 : 6.5));
   return s.box('sheath-outer', 44, MID - 8.5, 60, MID + 8.5);
 }
 
@@ -165,7 +173,10 @@ function spanner(s: Stage, x: number, up: boolean): void {
 
 /** Two parts beside each other, the one that is held and the one that is turned, each with its spanner. */
 function twoSpanners(s: Stage, { held, turned, loosens }: Grip): void {
-  s.box('wall', 0, 6, 4, 34).box('brass', 4, 14, 14, 26).box('brass', 14, 11, 26, 29).box('brass', 30, 11, 42, 29);
+  s.box('wall', 0, 6, 4, 34)
+    .box('brass', 4, 14, 14, 26)
+    .box('brass', 14, 11, 26, 29)
+    .box('brass', 30, 11, 42, 29);
   s.box('sheath-outer', 42, 15, 60, 25);
   spanner(s, 20, false);
   spanner(s, 36, true);
@@ -176,7 +187,7 @@ function twoSpanners(s: Stage, { held, turned, loosens }: Grip): void {
   const path = loosens ? [...arc].reverse() : arc;
   const tip = path.at(-1)!;
   s.path(path, 1.6).arrow(path.at(-2)!, tip);
-  s.say(`hold: ${GRIP_WORDS[held]}`, 16, 39.4, 'middle').say(`${loosens ? 'loosen' : 'turn'}: ${GRIP_WORDS[turned]}`, 34, 1.6, 'end'); // prettier-ignore
+  s.say(`hold: ${GRIP_WORDS[held]}`, 24, 38, 'start').say(`${loosens ? 'loosen' : 'turn'}: ${GRIP_WORDS[turned]}`, 32, 4, 'end'); // prettier-ignore
 }
 
 /**
@@ -185,7 +196,10 @@ function twoSpanners(s: Stage, { held, turned, loosens }: Grip): void {
  *
  * @returns null for a step that is only looked at, tested or written down
  */
-export function drawHandling(step: { words: string; grip: Grip | null }, dossier: Pick<Dossier, 'cable'>): Drawing | null {
+export function drawHandling(
+  step: { words: string; grip: Grip | null },
+  dossier: Pick<Dossier, 'cable'>,
+): Drawing | null {
   const own = PICTURES[step.words];
   if (!own && !step.grip) return null;
   const stage = new Stage();

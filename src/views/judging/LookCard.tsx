@@ -1,6 +1,7 @@
 import { Button, Group, Kbd, Text, TextInput, UnstyledButton } from '@mantine/core';
 import {
   memo,
+  Suspense,
   useEffect,
   useImperativeHandle,
   useRef,
@@ -16,14 +17,16 @@ import { day } from '../../core/words/en/format';
 import { answerTitle, lookQuestion } from '../../core/words/en/kinds/looks';
 import { titleOf } from '../../core/words/en/kinds/titles';
 import { afterPaint } from '../../ui/after-paint';
+import { fetched } from '../../ui/fetched';
 import { FileChoice } from '../../ui/FileChoice';
 import type { GlyphState } from '../../ui/heart/SealGlyph';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { Toggle } from '../../ui/Toggle';
 import { keepPhotos } from '../hand/keep-photos';
-import { LookPictures } from './LookPictures';
 import { PhotoRow } from './PhotoRow';
 import './looks.css';
+
+const LookPictures = fetched(() => import('./LookPictures'));
 
 /** An answer with its evidence. */
 export interface LookAnswerGiven {
@@ -87,7 +90,11 @@ export const LookCard = memo(function LookCard(props: Props) {
           {own && !sealed && <Evidence key={own.id} given={own} onGiven={(next) => onAnswer(look, next)} />}
         </Group>
         {own?.photo && <PhotoRow photos={[own.photo]} />}
-        {pictured && (active || open) && <LookPictures look={look.id} />}
+        {pictured && (active || open) && (
+          <Suspense fallback={null}>
+            <LookPictures look={look.id} />
+          </Suspense>
+        )}
       </div>
     </div>
   );

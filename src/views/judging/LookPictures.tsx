@@ -3,7 +3,7 @@ import { lookPictures } from '../../drawing/looks/pictures';
 import { DrawingView } from '../../ui/heart/DrawingView';
 
 /** A look drawn twice: as it should be, and as it is found wrong. */
-export function LookPictures({ look }: { look: string }) {
+export default function LookPictures({ look }: { look: string }) {
   const pictures = lookPictures(look);
   if (!pictures) return null;
   return (

@@ -1,21 +1,23 @@
 import { FieldGrid } from '../../ui/FieldGrid';
-import { Table } from '@mantine/core';
-import type { Plan } from '../../core/makeoff/plan';
+import { Box } from '@mantine/core';
+import type { Plan, PlanStep } from '../../core/makeoff/plan';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { figure } from '../../core/words/en/format';
-import {
-  closingWords,
-  FROM_WORDS,
-  HABIT_WORDS,
-  MISSING_WORDS,
-  MARK_WORDS,
-} from '../../core/words/en/makeoff';
-import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
+import { closingWords, HABIT_WORDS } from '../../core/words/en/makeoff';
+import { drawHandling } from '../../drawing/makeoff/handling';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/heart/DrawingView';
+import CutMarks from './CutMarks';
 import { holdTitle } from './hold-title';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
-import { PART_WORDS, stepCaution, stepTitle, toolTitle } from '../../core/words/en/kinds/steps';
+import {
+  gripSentence,
+  PART_WORDS,
+  SEEN_WORDS,
+  stepCaution,
+  stepHandling,
+  stepTitle,
+  toolTitle,
+} from '../../core/words/en/kinds/steps';
 import { supplyTitle } from '../../core/words/en/supplies';
 
 interface PlanSheetProps {
@@ -24,8 +26,8 @@ interface PlanSheetProps {
   printOnly?: boolean;
 }
 
-/** The whole plan on one page: on the screen before the work begins, and as it prints. */
-export function PlanSheet({ dossier, plan, printOnly = false }: PlanSheetProps) {
+/** The whole plan, on the screen before the work begins and as it prints: marks and parts in front, steps on the back. */
+export default function PlanSheet({ dossier, plan, printOnly = false }: PlanSheetProps) {
   return (
     <article className={`plan-sheet${printOnly ? ' paper-only' : ''}`} aria-label="Plan">
       <PlanHead dossier={dossier} plan={plan} />
@@ -94,87 +96,37 @@ const SlipOn = ({ plan }: { plan: Plan }) => (
   </section>
 );
 
+/** The steps, each with its picture; on paper the back of the sheet. */
 const Steps = ({ dossier, plan }: PlanSheetProps) => (
-  <section>
-    <h2>Steps</h2>
-    <ol className="plan-steps">
+  <Box component="section" style={{ breakBefore: 'page' }}>
+    <h2>Steps, about {plan.steps.reduce((sum, { minutes }) => sum + minutes, 0)} min without the waiting</h2>
+    <Box component="ol" className="plan-steps" style={{ columns: '210px', columnGap: 14 }}>
       {plan.steps.map((step) => (
-        <li key={step.id}>
-          <span className="box" aria-hidden="true" /> {stepTitle(step)}
-          {step.closing && <b> {closingWords(step.closing)}</b>}
-          {step.hold && <span className="tone-failed"> Hold: {holdTitle(dossier, step.hold)}.</span>}
-          {step.caution && <span className="caution"> {stepCaution(step)}</span>}
-        </li>
+        <Box component="li" key={step.id} style={{ breakInside: 'avoid' }}>
+          <StepOnPaper dossier={dossier} step={step} />
+        </Box>
       ))}
-    </ol>
-  </section>
+    </Box>
+  </Box>
 );
 
-/** The marks with what is missing for them, as figures and as a ruler; nothing where nothing is cut. */
-export const CutMarks = ({ plan }: { plan: Plan }) =>
-  plan.marks.marks.length > 0 && (
-    <section className="marks">
-      <h2>Cut marks, from the {FROM_WORDS[plan.marks.from]}</h2>
-      <MarkTable plan={plan} />
-      {plan.marks.missing.map((one) => (
-        <p key={one} className="tone-failed">
-          {MISSING_WORDS[one]}
-        </p>
-      ))}
-      <Rulers plan={plan} />
-    </section>
-  );
-
-/** The marks as figures. */
-function MarkTable({ plan }: { plan: Plan }) {
-  return (
-    <Table>
-      <Table.Thead>
-        <Table.Tr>
-          <Table.Th scope="col">Cut</Table.Th>
-          <Table.Th scope="col">At, mm</Table.Th>
-          <Table.Th scope="col">May lie, mm</Table.Th>
-        </Table.Tr>
-      </Table.Thead>
-      <Table.Tbody>
-        {plan.marks.marks.map(({ id, atMm, lowMm, highMm }) => (
-          <Table.Tr key={id}>
-            <Table.Th scope="row">{MARK_WORDS[id]}</Table.Th>
-            <Table.Td className="figures">{figure(atMm, 1)}</Table.Td>
-            <Table.Td className="figures">
-              {figure(lowMm, 1)} to {figure(highMm, 1)}
-            </Table.Td>
-          </Table.Tr>
-        ))}
-      </Table.Tbody>
-    </Table>
-  );
-}
-
-/** The ruler: to the width of the screen, and on paper in strips at its true size. */
-function Rulers({ plan }: { plan: Plan }) {
-  const whole = drawRuler(plan.marks);
-  const strips = rulerStrips(plan.marks);
-  const [left, top, right, bottom] = whole.box;
+function StepOnPaper({ dossier, step }: { dossier: Dossier; step: PlanStep }) {
+  const picture = drawHandling(step, dossier);
   return (
     <>
-      <div className="plan-drawing ruler screen">
-        <DrawingView drawing={whole} states={{}} aspect={(right - left) / (bottom - top)} shownPx={760} />
-      </div>
-      <div className="paper-only">
-        {strips[0]![0] > 0 && (
-          <p>Printed from {strips[0]![0]} mm on; the conductors before it are measured with a rule.</p>
-        )}
-        {strips.map((range, i) => {
-          const drawing = drawRuler(plan.marks, range, i === strips.length - 1);
-          const [l, t, r, b] = drawing.box;
-          return (
-            <div key={range[0]} className="strip" style={{ width: `${r - l}mm`, height: `${b - t}mm` }}>
-              <DrawingView drawing={drawing} states={{}} aspect={(r - l) / (b - t)} shownPx={(r - l) * 3.4} />
-            </div>
-          );
-        })}
-      </div>
+      {picture && (
+        <Box className="plan-drawing" w={84} style={{ float: 'right', marginLeft: 6 }}>
+          <DrawingView drawing={picture} states={{}} aspect={1.5} shownPx={170} />
+        </Box>
+      )}
+      <span className="box" aria-hidden="true" /> <b>{stepTitle(step)}</b> {stepHandling(step)}
+      {step.grip && ` ${gripSentence(step.grip)}`}
+      {step.closing && <b> {closingWords(step.closing)}</b>}
+      {step.seen.length > 0 && (
+        <span className="tone-failed"> Look: {step.seen.map(({ key }) => SEEN_WORDS[key]).join(' ')}</span>
+      )}
+      {step.hold && <span className="tone-failed"> Hold: {holdTitle(dossier, step.hold)}.</span>}
+      {step.caution && <span className="caution"> {stepCaution(step)}</span>}
     </>
   );
 }

@@ -12,9 +12,9 @@ import { device } from '../hand/hand';
 import { give } from '../hand/give';
 import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
-import { PlanSheet } from './PlanSheet';
 import { roundFor } from './round-for';
 
+const PlanSheet = fetched(() => import('./PlanSheet'));
 const ChooseEntry = fetched(() => import('./ChooseEntry'));
 
 interface StartWorkProps {
@@ -70,7 +70,9 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
           </Group>
         </form>
       )}
-      <PlanSheet dossier={dossier} plan={planOf(dossier, habit, why, null)} />
+      <Later>
+        <PlanSheet dossier={dossier} plan={planOf(dossier, habit, why, null)} />
+      </Later>
     </main>
   );
 }

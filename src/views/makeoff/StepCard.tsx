@@ -14,7 +14,6 @@ import { device, say } from '../hand/hand';
 import { give } from '../hand/give';
 import { LookCard } from '../judging/LookCard';
 import { holdTitle } from './hold-title';
-import { CureStep, MixStep, PackStep } from './PourSteps';
 import { PlaceField } from './PlaceField';
 import { LayingOut, SeenList, Tries } from './StepLists';
 import {
@@ -25,6 +24,9 @@ import {
   toolTitle,
 } from '../../core/words/en/kinds/steps';
 
+const MixStep = fetched(() => import('./PourSteps').then(({ MixStep: it }) => ({ default: it })));
+const PackStep = fetched(() => import('./PourSteps').then(({ PackStep: it }) => ({ default: it })));
+const CureStep = fetched(() => import('./PourSteps').then(({ CureStep: it }) => ({ default: it })));
 const TestStep = fetched(() => import('./TestStep'));
 const StepPicture = fetched(() => import('./StepPicture'));
 
@@ -75,7 +77,9 @@ function OpenStep(props: StepCardProps) {
       </Later>
       {caution && <p className="caution">{caution}</p>}
       {step.tools.length > 0 && <p className="quiet">{step.tools.map(toolTitle).join(', ')}</p>}
-      <PourOf pour={step.pour} dossier={dossier} work={work} />
+      <Later>
+        <PourOf pour={step.pour} dossier={dossier} work={work} />
+      </Later>
       {step.closing?.answer && <Answer id={step.closing.answer} dossier={dossier} work={work} />}
       {step.measures.map((place) => (
         <PlaceField key={place.id} dossier={dossier} work={work} place={place} />
@@ -156,8 +160,7 @@ function StepButtons({ step, onTick, onUntick }: StepCardProps) {
         </Button>
       </Group>
     );
-  const done = () =>
-    waits ? say(WAITS[step.lays.length > 0 ? 'list' : 'hold']) : onTick(id, null);
+  const done = () => (waits ? say(WAITS[step.lays.length > 0 ? 'list' : 'hold']) : onTick(id, null));
   return (
     <Group gap="sm" my="sm">
       <Button onClick={done}>Done</Button>

@@ -1,4 +1,5 @@
-import { Box, Button, Checkbox, Group, Text, TextInput } from '@mantine/core';
+import { Box, Button, Checkbox, Group, Text, TextInput, UnstyledButton } from '@mantine/core';
+import '@mantine/core/styles/CheckboxIndicator.layer.css';
 import { useState } from 'react';
 import type { Laid } from '../../core/makeoff/plan';
 import { lookOf } from '../../core/kinds/kinds';
@@ -11,6 +12,23 @@ import type { StepCardProps } from './StepCard';
 
 type Props = Pick<StepCardProps, 'step' | 'dossier' | 'onMark' | 'onUntick'>;
 
+/** One thing that is ticked: its whole line is pressed, with gloves. */
+const Tick = ({ title, on, onPress }: { title: string; on: boolean; onPress: () => void }) => (
+  <UnstyledButton
+    className="seen-line"
+    role="checkbox"
+    aria-checked={on}
+    display="flex"
+    mih={48}
+    w="100%"
+    style={{ alignItems: 'center', gap: 10 }}
+    onClick={onPress}
+  >
+    <Checkbox.Indicator checked={on} />
+    <span>{title}</span>
+  </UnstyledButton>
+);
+
 /** What has to be seen before the work goes on, each ticked for itself. */
 export function SeenList({ step, onMark, onUntick }: Props) {
   if (step.seen.length === 0) return null;
@@ -20,12 +38,11 @@ export function SeenList({ step, onMark, onUntick }: Props) {
         <b>Before going on</b>
       </legend>
       {step.seen.map(({ key, id, tick }) => (
-        <Checkbox
+        <Tick
           key={key}
-          className="seen-line"
-          label={SEEN_WORDS[key]}
-          checked={tick !== null}
-          onChange={() => (tick ? onUntick(id) : onMark(id, null))}
+          title={SEEN_WORDS[key]!}
+          on={tick !== null}
+          onPress={() => (tick ? onUntick(id) : onMark(id, null))}
         />
       ))}
     </Box>
@@ -64,11 +81,11 @@ function Item({ laid, onMark, onUntick }: { laid: Laid } & Pick<Props, 'onMark' 
   const { id, tick } = laid;
   const missing = tick?.skipped != null;
   return (
-    <Group gap="sm" justify="space-between" wrap="nowrap" className="seen-line">
-      <Checkbox
-        label={itemTitle(laid)}
-        checked={tick !== null && !missing}
-        onChange={() => (tick && !missing ? onUntick(id) : onMark(id, null))}
+    <Group gap="sm" justify="space-between" wrap="nowrap">
+      <Tick
+        title={itemTitle(laid)}
+        on={tick !== null && !missing}
+        onPress={() => (tick && !missing ? onUntick(id) : onMark(id, null))}
       />
       {asks ? (
         <form
@@ -117,7 +134,8 @@ export function Tries({ step, dossier, onMark }: Props) {
   const bad = seen !== null && !seen.good;
   const look = hold && lookOf(dossier.entry.kind, hold.id);
   const answer = hold && dossier.looks.get(hold.id)?.answer;
-  const again = () => onMark(tryTick(step.id, tries.length + 1), look && answer ? answerTitle(look, answer) : '');
+  const again = () =>
+    onMark(tryTick(step.id, tries.length + 1), look && answer ? answerTitle(look, answer) : '');
   return (
     <>
       {tries.length > 0 && (

@@ -12,15 +12,19 @@ import { HABIT_WORDS, WHY_WORDS } from '../../core/words/en/makeoff';
 import { drawEntry } from '../../drawing/draw';
 import { drawSlipOn } from '../../drawing/makeoff/slip-on';
 import { DrawingView } from '../../ui/heart/DrawingView';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import { ClockRing } from '../../ui/ClockRing';
 import { device } from '../hand/hand';
 import { give } from '../hand/give';
 import { useNow } from '../hand/use-now';
-import { CutMarks, PlanSheet } from './PlanSheet';
 import { StepCard } from './StepCard';
 import { initialsOf } from './work';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { OUT_WORDS } from '../../core/words/en/kinds/steps';
+
+const CutMarks = fetched(() => import('./CutMarks'));
+const PlanSheet = fetched(() => import('./PlanSheet'));
 
 interface Props {
   dossier: Dossier;
@@ -51,14 +55,20 @@ export function WorkPage(props: Props) {
           <StateDrawing dossier={dossier} plan={plan} current={current} />
           <StillOut keys={plan.out} />
           <OwnClocks dossier={dossier} />
-          {work.why === 'make-off' && <CutMarks plan={plan} />}
+          {work.why === 'make-off' && (
+            <Later>
+              <CutMarks plan={plan} />
+            </Later>
+          )}
         </div>
         <div className="work-right">
           <WorkSteps {...props} current={current} onChoose={setChosen} />
           <WorkFoot {...props} />
         </div>
       </div>
-      <PlanSheet dossier={dossier} plan={plan} printOnly />
+      <Later>
+        <PlanSheet dossier={dossier} plan={plan} printOnly />
+      </Later>
     </main>
   );
 }

@@ -7,7 +7,7 @@ import { HABITS, type Habit, type MakeOff } from '../../core/record/types';
 import { dossierWith, recordsWith, type Change } from '../../core/rulebook/sound-entry.test.data';
 import { HABIT_WORDS, MISSING_WORDS, MARK_WORDS } from '../../core/words/en/makeoff';
 import { holdTitle } from './hold-title';
-import { PlanSheet } from './PlanSheet';
+import PlanSheet from './PlanSheet';
 import { initialsOf, runningWork, workOf } from './work';
 import { PART_WORDS, stepCaution, stepTitle } from '../../core/words/en/kinds/steps';
 import { supplyTitle } from '../../core/words/en/supplies';
