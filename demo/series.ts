@@ -40,9 +40,9 @@ const POTS: Record<string, Pot> = {
 
 /** Invented pots for mineral-insulated cables: sheath range, threads and lengths (mm), heat (°C). */
 const MINERAL_SIZES: Record<string, [thread: string, sheath: Range, pot: MineralPot]> = {
-  Q1: ['M20x1.5', [6.8, 8.6], { threadLengthMm: 10, projectionMm: [1, 3], gripMm: 18, toolStopOffsetMm: 31, screenStubMm: 8, maxC: 105 }],
-  Q2: ['M20x1.5', [8.4, 10.4], { threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: 10, maxC: 105 }],
-  Q3: ['M25x1.5', [10.2, 13.2], { threadLengthMm: 14, projectionMm: [1.5, 3.5], gripMm: 24, toolStopOffsetMm: 36, screenStubMm: 12, maxC: 105 }],
+  Q1: ['M20x1.5', [6.8, 8.6], { threadLengthMm: 10, projectionMm: [1, 3], gripMm: 18, toolStopOffsetMm: 31, screenStubMm: 8, maxC: 105, longestTailMm: 250, warms: true }],
+  Q2: ['M20x1.5', [8.4, 10.4], { threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: 10, maxC: 105, longestTailMm: 250, warms: true }],
+  Q3: ['M25x1.5', [10.2, 13.2], { threadLengthMm: 14, projectionMm: [1.5, 3.5], gripMm: 24, toolStopOffsetMm: 36, screenStubMm: 12, maxC: 105, longestTailMm: 300, warms: true }],
 }; // prettier-ignore
 
 const mineralSizes = (): GlandSize[] =>

@@ -19,6 +19,16 @@ const SEALANT: SealantSheet = {
   wallGapMm: 13, sleeve: { outerMm: 29, innerMm: 18.5, lengthMm: 76 }, coreClearanceMm: 4.5,
 }; // prettier-ignore
 
+/** What the sheet of the bonded blocks asks of a cable, mm. */
+const BONDED_BLOCK = {
+  blockDepthMm: 58,
+  braidMm: [21, 43] as [number, number],
+  leastContactMm: 19,
+  overhangMm: 11,
+  toleranceMm: 1,
+  window: false,
+};
+
 /** What the sheet of a kind of transit says. */
 export const transitSheet = (kind: KindId): TransitSheet | null => {
   const of = KINDS[kind].transit;
@@ -31,6 +41,7 @@ export const transitSheet = (kind: KindId): TransitSheet | null => {
     compressionMm: [19, 44],
     wedgeMm: [7, 13],
     relaxH: 31,
+    bonded: KINDS[kind].transit === 'bonded' ? BONDED_BLOCK : null,
     shapes: ['round'],
     sealant: of === 'sealant' ? SEALANT : null,
   };

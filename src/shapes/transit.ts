@@ -1,4 +1,5 @@
 import {
+  Flag,
   Name,
   IdText,
   Nested,
@@ -42,6 +43,15 @@ class SealantShape {
 }
 
 /** What the sheet of a transit says. */
+class BondedBlockShape {
+  @Num(POSITIVE) blockDepthMm!: number;
+  @RangeOf(LENGTH) braidMm!: number[];
+  @Num(LENGTH) leastContactMm!: number;
+  @Num(LENGTH) overhangMm!: number;
+  @Num(LENGTH) toleranceMm!: number;
+  @Nullable() @Flag() window!: boolean | null;
+}
+
 export class TransitSheetShape {
   @NestedList(() => TransitBlockShape) blocks!: TransitBlockShape[];
   @RangeOf(LENGTH) gapMm!: number[];
@@ -52,6 +62,7 @@ export class TransitSheetShape {
   @Num({ min: 0, max: 1e4 }) relaxH!: number;
   @Optional() @SomeOf(['round', 'flat', 'sector'], { atLeast: 1 }) shapes?: string[];
   @Nullable() @Nested(() => SealantShape) sealant!: SealantShape | null;
+  @Optional() @Nullable() @Nested(() => BondedBlockShape) bonded?: BondedBlockShape | null;
 }
 
 class FrameOpeningShape {

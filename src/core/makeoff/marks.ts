@@ -1,10 +1,22 @@
 import { endMarks } from '../mineral/marks';
+import { bondedMarks } from '../transit/bonded-marks';
 import type { Dossier } from '../rulebook/dossier';
 import { kindOf } from '../rulebook/dossier';
 
 /** A cut on the cable. */
 export interface Mark {
-  id: 'inner-sheath' | 'armour' | 'outer-sheath' | 'screen' | 'strip' | 'pot' | 'stop' | 'jacket';
+  id:
+    | 'inner-sheath'
+    | 'armour'
+    | 'outer-sheath'
+    | 'screen'
+    | 'strip'
+    | 'pot'
+    | 'stop'
+    | 'jacket'
+    | 'block-jacket'
+    | 'block-piece'
+    | 'block-armour';
   /** From the conductors' ends, mm; from the inner sheath's cut where the tail is not recorded. */
   atMm: number;
   /** How far the cut may lie off, mm below and above. */
@@ -14,12 +26,12 @@ export interface Mark {
 
 export interface CutMarks {
   /** What the marks are measured from. */
-  from: 'conductor-ends' | 'inner-cut' | 'square-cut';
+  from: 'conductor-ends' | 'inner-cut' | 'square-cut' | 'block-face';
   marks: Mark[];
   /** Where the cable ends, mm: the conductors' ends lie at 0, or before the inner cut by an unknown tail. */
   tailMm: number | null;
   /** What record or sheet do not say, so that marks are missing. */
-  missing: ('tail' | 'seal-depth' | 'inner-proud' | 'armour-length' | 'size' | 'pot')[];
+  missing: ('tail' | 'seal-depth' | 'inner-proud' | 'armour-length' | 'size' | 'pot' | 'bonded-block')[];
 }
 
 /** Length that a cut may lie off where the sheet gives no range, mm. Chosen: what a rule and a saw reach. */
@@ -33,7 +45,8 @@ export function cutMarks(dossier: Dossier): CutMarks {
   const { entry, size } = dossier;
   const kind = kindOf(dossier);
   if (kind.mineral) return mineralMarks(dossier);
-  // The cables of a transit run through uncut.
+  if (kind.transit === 'bonded') return blockMarks(dossier);
+  // The cables of another transit run through uncut.
   if (kind.transit) return { from: 'conductor-ends', marks: [], tailMm: null, missing: [] };
   const tailMm = entry.tailMm;
   const from = tailMm === null ? 'inner-cut' : 'conductor-ends';
@@ -61,6 +74,37 @@ export function cutMarks(dossier: Dossier): CutMarks {
     highMm: next + high,
   });
   return { from, marks, tailMm, missing };
+}
+
+/** Marks of a cable in a bonded block: its own sheath, as long as the overhang, finishes the armour. */
+function blockMarks({ certificate }: Dossier): CutMarks {
+  const from = 'block-face';
+  const sheet = certificate?.sheet.transit?.bonded;
+  if (!sheet) return { from, marks: [], tailMm: null, missing: ['bonded-block'] };
+  const finish = sheet.window ? 'window' : 'own-sheath';
+  const finishMm = sheet.window ? 0 : sheet.overhangMm;
+  const found = bondedMarks(sheet, { overhangMm: sheet.overhangMm, finish, finishMm });
+  const near = (id: Mark['id'], atMm: number): Mark => ({
+    id,
+    atMm,
+    lowMm: atMm - sheet.toleranceMm,
+    highMm: atMm + sheet.toleranceMm,
+  });
+  const marks = [
+    near('block-jacket', found.jacketMm),
+    ...(found.secondMm === null ? [] : [near('block-piece', found.secondMm)]),
+    ...(found.armourMm === null
+      ? []
+      : [
+          {
+            id: 'block-armour' as const,
+            atMm: found.armourMm,
+            lowMm: found.armourMm,
+            highMm: found.armourMm + CUT_TOLERANCE_MM,
+          },
+        ]),
+  ];
+  return { from, marks: marks.sort((a, b) => a.atMm - b.atMm), tailMm: null, missing: [] };
 }
 
 /** Marks of a mineral-insulated end, all from the fresh square cut. */

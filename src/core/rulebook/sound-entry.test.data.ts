@@ -143,7 +143,7 @@ const SOUND: Record<string, number[]> = {
 const OVER_ARMOUR = [17.7, 17.72, 17.7];
 
 const MINERAL_POT: MineralPot = {
-  threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: 10, maxC: 105,
+  threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: 10, maxC: 105, longestTailMm: 200, warms: null,
 }; // prettier-ignore
 
 /** What a mineral-insulated cable has beside: 40 m of 12 mm² copper predict 0.0573 Ω. */
@@ -188,6 +188,7 @@ export const SOUND_TRANSIT: TransitSheet = {
   blocks: [{ sizeMm: 30, boreMm: 10.1, layerMm: 1, layersPerHalf: 6, keepLayers: 1, rangeMm: [10, 25] }, { sizeMm: 60, boreMm: 27, layerMm: 1, layersPerHalf: 14, keepLayers: 1, rangeMm: [28, 54] }],
   gapMm: [0.2, 1], maxLayerDifference: 1, stayPlateMm: 1, compressionMm: [20, 30], wedgeMm: [8, 12], relaxH: 24, shapes: ['round'],
   sealant: { name: 'Dessel sealant', depthMm: 20, wastePct: 10, cartridgeMl: 310, maxFillPct: 40, cableGapMm: 15, wallGapMm: 15, sleeve: { outerMm: 32, innerMm: 20, lengthMm: 70 }, coreClearanceMm: 4 },
+  bonded: { blockDepthMm: 60, braidMm: [22, 44], leastContactMm: 20, overhangMm: 10, toleranceMm: 1, window: false },
 }; // prettier-ignore
 
 const side = (cable: string | null, layers: [number, number], readingsMm: number[]): BlockSide => ({

@@ -15,6 +15,8 @@ const LAYERS = [
   { until: 'outer-sheath', material: 'wall', share: 0.76 },
   { until: 'strip', material: 'conductor', share: 0.3 },
   { until: 'jacket', material: 'conductor', share: 0.8 },
+  { until: 'block-jacket', material: 'sheath-outer', share: 1 },
+  { until: 'block-armour', material: 'wall', share: 0.76 },
 ] as const;
 
 /**
@@ -43,7 +45,13 @@ export function drawRuler(
   const length = rulerLength(cuts);
   const copper = cuts.from === 'square-cut' && !cuts.marks.some(({ id }) => id === 'jacket');
   if (Math.min(to, length) > start) {
-    pen.polygon(copper ? 'conductor' : 'sheath-outer', layer(start, Math.min(to, length), copper ? 0.8 : 1));
+    const inner = cuts.from === 'block-face';
+    const [material, share] = inner
+      ? (['sheath-inner', 0.62] as const)
+      : copper
+        ? (['conductor', 0.8] as const)
+        : (['sheath-outer', 1] as const);
+    pen.polygon(material, layer(start, Math.min(to, length), share));
   }
   drawScale(pen, [from, Math.min(to, length)]);
   // A mark between two strips stands on the first of them.

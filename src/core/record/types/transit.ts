@@ -62,8 +62,8 @@ export interface BondedBlockSheet {
   overhangMm: number;
   /** How far the jacket’s end may lie off its mark. */
   toleranceMm: number;
-  /** Whether the jacket may be taken off over the braid section alone and go on behind it. */
-  window: boolean;
+  /** Whether the jacket may be taken off over the braid section alone and go on behind it; null: it says nothing. */
+  window: boolean | null;
 }
 
 /** Where a transit sits; lengths mm. */

@@ -4,6 +4,7 @@ import type { Aspect } from '../../record/finding';
 import { judgeValues } from '../judge-value';
 import { judgeLook } from '../look';
 import { valueTaskOf } from '../value-task';
+import { atMost } from '../../quantity/compare';
 import { noCable } from '../mineral-insulation';
 
 /** What it says, and the facts of each. */
@@ -13,6 +14,7 @@ type Says = {
   'm01.no-pot': { size: string; sheet: string };
   'm01.no-stub': { size: string; cable: string };
   'm01.no-path': { cable: string };
+  'm01.tail': { tailMm: number; longestMm: number };
 };
 const { fails, unread } = saying<Says>();
 
@@ -42,6 +44,10 @@ export const m01: Check = {
       if (size.mineral.screenStubMm === null)
         aspects.push(fails('m01.no-stub', { size: size.size, cable: cable.tag }));
     }
+    const { longestTailMm } = size.mineral;
+    const { tailMm } = context.entry;
+    if (longestTailMm != null && tailMm !== null && !atMost(tailMm, longestTailMm))
+      aspects.push(fails('m01.tail', { tailMm, longestMm: longestTailMm }));
     return kindOf(context).link ? [...aspects, ...length(context)] : aspects;
   },
 };

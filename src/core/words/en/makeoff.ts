@@ -21,6 +21,9 @@ export const MARK_WORDS: Record<Mark['id'], string> = {
   pot: 'Pot’s rear',
   stop: 'Tool’s stop',
   jacket: 'Jacket back to',
+  'block-jacket': 'Cut the jacket',
+  'block-piece': 'Cut the jacket again',
+  'block-armour': 'Cut the armour',
 };
 
 /** What cut marks are measured from. */
@@ -28,6 +31,7 @@ export const FROM_WORDS: Record<CutMarks['from'], string> = {
   'conductor-ends': 'conductors’ ends',
   'inner-cut': 'cut of the inner sheath',
   'square-cut': 'fresh square cut',
+  'block-face': 'block’s jacket-side face',
 };
 
 export const WHY_WORDS: Record<MakeOff['why'], string> = {
@@ -66,6 +70,8 @@ export const MISSING_WORDS: Record<CutMarks['missing'][number], string> = {
     'The sheet does not say how much armour is left: the outer sheath has no mark. Complete the size of the certificate.',
   pot: 'The sheet says nothing about the pot of this size. Complete the size of the certificate.',
   size: 'The entry names no size: choose the gland first.',
+  'bonded-block':
+    'The sheet does not say where a cable is cut for its bonded block. Complete it under Certificates.',
 };
 
 export const CLOCK_WORDS: Record<Clock['is'], string> = {

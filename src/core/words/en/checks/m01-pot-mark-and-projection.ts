@@ -1,4 +1,5 @@
-import { s } from '../sentences/parts';
+import { mm } from '../format';
+import { n, s } from '../sentences/parts';
 import type { CheckWords } from './words';
 
 export const m01: CheckWords = {
@@ -7,6 +8,8 @@ export const m01: CheckWords = {
     'm01.no-pot': (f) => `Sheet ${s(f, 'sheet')} says nothing about the pot of size ${s(f, 'size')}.`,
     'm01.no-stub': (f) =>
       `Cable ${s(f, 'cable')} is screened; the pot of size ${s(f, 'size')} has no place for its screen.`,
+    'm01.tail': (f) =>
+      `The tails are ${mm(n(f, 'tailMm'))} long; the sheet allows ${mm(n(f, 'longestMm'))} at most.`,
     'm01.no-path': (f) => `The path that cable ${s(f, 'cable')} has to fit is not recorded.`,
   },
 };
