@@ -50,7 +50,16 @@ describe('the demo', () => {
 
   it('its plant is looked after: about nine in ten entries stand as sound, and what is wrong is known', () => {
     const judged = judgeSite(storeOf('marrowick').records, 'marrowick', NOW);
-    const standing = judged.map(({ status }) => standingState(status));
+    // What is being made off today has not been inspected yet.
+    const inWork = new Set(
+      storeOf('marrowick')
+        .records.by('makeoff', 'site', 'marrowick')
+        .filter(({ finished }) => finished === null)
+        .map((work) => work.entry),
+    );
+    const standing = judged
+      .filter(({ entry }) => !inWork.has(entry.id))
+      .map(({ status }) => standingState(status));
     const share = standing.filter((state) => state === 'sound').length / standing.length;
     expect(share).toBeGreaterThan(0.87);
     expect(share).toBeLessThan(0.94);

@@ -29,6 +29,7 @@ export const MINERAL_CABLES: readonly MineralSpec[] = [
   { tag: 'MI-11', from: 'AX-32', to: 'LS-11', lengthM: 16, conductors: ['1', '2'], screened: true, jacketed: true, megohm: 870, link: OVER_THE_DOOR },
   { tag: 'MI-12', from: 'DL-4', to: 'DL-1', lengthM: 12, conductors: ['L', 'N'], megohm: 910, link: SHORT_WAY },
   { tag: 'MI-13', from: 'AX-31', to: 'AX-34', lengthM: 14, conductors: ['1', '2'], screened: true, megohm: 900, fresh: true },
+  { tag: 'MI-14', from: 'AX-33', to: 'AX-34', lengthM: 12, conductors: ['L', 'N'], megohm: 910, fresh: true, link: SHORT_WAY },
 ]; // prettier-ignore
 
 const LIMITS: Omit<Mineral, 'conductors' | 'screened' | 'jacketed' | 'sheathC' | 'link'> = {

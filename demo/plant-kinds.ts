@@ -180,4 +180,12 @@ export const MORE_ENTRIES: EntrySpec[] = [
   entry('AX-34', 'A', BA, 'S3', { read: 'none', work: 'curing' }),
   entry('AX-34', 'B', BP, 'S3', { read: 'none', work: 'mixed' }),
   entry('AX-34', 'C', DS, 'S3', { read: 'none', work: 'halfway' }),
+  entry('AX-34', 'D', RR, 'S3', { read: 'none', work: 'tried' }),
+  entry('AX-34', 'E', DR, 'S3', { read: 'none', work: 'tried' }),
+  entry('AX-34', 'F', DF, 'S3', { read: 'none', work: 'begun' }),
+  entry('AX-34', 'G', PL, 'S3', { read: 'none', work: 'begun' }),
+  entry('AX-34', 'H', RC, 'S3', { read: 'none', work: 'begun' }),
+  entry('AX-34', 'I', DS, 'S3', { read: 'none', work: 'opened' }),
+  entry('WS-61', 'F', IN, 'S3', { read: 'none', work: 'begun' }),
+  link('AX-34', 'N', 'MI-14', 'Q1', { read: 'none', work: 'begun' }),
 ]; // prettier-ignore

@@ -42,8 +42,8 @@ export interface EntrySpec {
   transit?: TransitSpec;
   /** How its end was sealed, where that was not as it should be. */
   sealed?: SealedEnd;
-  /** Being made off today: its compound curing, just mixed, or half of its steps done. */
-  work?: 'curing' | 'mixed' | 'halfway' | 'drying';
+  /** Worked on today: its compound curing, just mixed, half of its steps done, its clamp tried, its frame packed, or opened up. */
+  work?: 'curing' | 'mixed' | 'halfway' | 'drying' | 'begun' | 'tried' | 'packing' | 'opened';
   /** How far this round has got. */
   read: 'all' | 'outside' | 'none';
   /** Changes the sound entry into what it is. */

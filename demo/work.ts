@@ -1,5 +1,5 @@
 import { KINDS, lookOf } from '../src/core/kinds/kinds';
-import { partTick, seenTick } from '../src/core/kinds/ticks';
+import { partTick, seenTick, tryTick } from '../src/core/kinds/ticks';
 import { addDrying } from './mineral';
 import { entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
 import { cableOf } from './scenario';
@@ -13,6 +13,10 @@ const DONE: Record<NonNullable<EntrySpec['work']>, { until: string; minutes: num
   mixed: { until: 'mix', minutes: 50 },
   halfway: { until: 'spread', minutes: 35 },
   drying: { until: 'continuity', minutes: 60 },
+  begun: { until: 'measure', minutes: 40 },
+  tried: { until: 'spread', minutes: 45 },
+  packing: { until: 'peel', minutes: 55 },
+  opened: { until: 'lay-out', minutes: 20 },
 };
 
 /** Entries that are being made off as the demo begins: ticks, and compound that stiffens or cures. */
@@ -29,23 +33,30 @@ export function addWork(script: Script, spec: SiteSpec): void {
     const at = ago(minutes);
     const work = `${entryId(spec, entry)}-work`;
     const of = { entry: entryId(spec, entry), round };
-    script.add('makeoff.start', { id: work, ...of, why: 'make-off', habit: 'body-first' }, at, BY);
+    const why = entry.work === 'opened' ? 'opening' : 'make-off';
+    script.add('makeoff.start', { id: work, ...of, why, habit: 'body-first' }, at, BY);
     const { parts, steps } = KINDS[entry.kind];
-    const own = steps.filter(({ whys }) => whys.includes('make-off'));
+    const own = steps.filter(({ whys }) => whys.includes(why));
     const first = own.filter((step) => step.first).map(({ id }) => id);
     const body = own.filter((step) => step.body).map(({ id }) => id);
     const rest = own.map(({ id }) => id).filter((id) => !first.includes(id) && !body.includes(id));
     const all = [...first, ...parts.map(({ id }) => partTick(id)), ...body, ...rest];
     const tick = (step: string, skipped: string | null = null) =>
       script.add('makeoff.tick', { id: work, step, initials: 'MO', skipped }, ago(minutes - 2), BY);
-    for (const step of all.slice(0, all.indexOf(until) + 1)) {
+    // A kind without that step is half done.
+    const done = all.includes(until) ? all.indexOf(until) + 1 : Math.ceil(all.length / 2);
+    for (const step of all.slice(0, done)) {
       const { hold = null, seen = [] } = steps.find(({ id }) => id === step) ?? {};
       answer(script, spec, entry, of, hold, ago(minutes - 1));
       for (const key of seen) tick(seenTick(key));
       tick(step);
     }
     if (entry.work === 'drying') addDrying(script, spec, entry, ago);
-    if (entry.work === 'halfway' || entry.work === 'drying') continue;
+    if (entry.work === 'tried') {
+      for (const [n, answer] of ['Crossed', 'Inside the cone'].entries())
+        tick(tryTick('dry-clamp', n + 1), answer);
+    }
+    if (entry.work !== 'curing' && entry.work !== 'mixed') continue;
     const packed = entry.work === 'curing';
     const payload = {
       id: script.id(at), ...of, batch: 'DY 2631', expires: ago(-200 * 24 * 60).slice(0, 10), ratioKept: true,
@@ -96,13 +107,13 @@ function measure(
   of: { entry: string; round: string },
   at: string,
 ): void {
-  const { outerMm, innerMm, armour, cores } = cableOf(spec, entry);
+  const { outerMm, innerMm, sheathMm, armour, cores } = cableOf(spec, entry);
   const [core] = cores;
   const values: Record<string, number | null | undefined> = {
     'outer-sheath': outerMm,
     'inner-sheath': innerMm,
     'over-cores': core!.diameterMm * 2.414,
-    armour: armour?.sizeMm,
+    armour: KINDS[entry.kind].armour === 'gripped' ? outerMm! - 2 * sheathMm! : armour?.sizeMm,
   };
   const instrument = `${spec.prefix}-caliper-07`;
   for (const { id: place } of KINDS[entry.kind].places) {

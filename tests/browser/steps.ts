@@ -29,6 +29,11 @@ export async function answerStep(page: Page): Promise<void> {
     all.map((e) => e.textContent!.split(':')[0]!),
   );
   for (const [i, title] of titles.entries()) {
+    // A joint that is closed twice has its figure of the dry fit already.
+    const have = await page.$$eval('.step.open .place-field > p', (all, at) => {
+      const text = all[at]!.querySelector('b')?.textContent ?? '';
+      return text === '' ? 0 : text.split(',').length;
+    }, i); // prettier-ignore
     for (const [n, value] of (READ[title] ?? ['1']).entries()) {
       const field = (await page.$$('.step.open .place-field'))[i]!;
       const input = (await field.$('input'))!;
@@ -41,7 +46,7 @@ export async function answerStep(page: Page): Promise<void> {
         },
         {},
         i,
-        n + 1,
+        have + n + 1,
       );
     }
   }

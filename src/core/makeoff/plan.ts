@@ -29,7 +29,7 @@ export interface Hold {
 }
 
 /** Something that has to be seen before the work goes on. */
-export interface Seen {
+interface Seen {
   key: string;
   /** What it is ticked off as. */
   id: string;
@@ -88,7 +88,7 @@ export interface PlanStep {
 }
 
 /** A part to slip on. */
-export interface PlanPart extends Part {
+interface PlanPart extends Part {
   tick: Tick | null;
 }
 

@@ -12,7 +12,7 @@ export interface BondedBlock {
 }
 
 /** How the end of the armour is finished behind a bonded block. */
-export type ArmourFinish = 'own-sheath' | 'tube' | 'bushing' | 'window';
+type ArmourFinish = 'own-sheath' | 'tube' | 'bushing' | 'window';
 
 /** What is chosen for a cable in a bonded block; lengths mm. */
 export interface BondedChoice {
@@ -40,7 +40,7 @@ export interface BondedMarks {
   faults: BondedFault[];
 }
 
-export type BondedFault = 'contact' | 'overhang' | 'finish-inside' | 'window';
+type BondedFault = 'contact' | 'overhang' | 'finish-inside' | 'window';
 
 /**
  * Where a cable is cut for a bonded block: the jacket off over the block’s braid section, the armour cut past its far

@@ -8,7 +8,7 @@ import { HABITS, WHYS, type Habit, type Id, type MakeOff } from '../../core/reco
 import type { Dossier } from '../../core/rulebook/dossier';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { HABIT_WORDS, WHY_WORDS } from '../../core/words/en/makeoff';
-import { device } from '../hand/hand';
+import { device, parameter } from '../hand/hand';
 import { give } from '../hand/give';
 import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
@@ -26,7 +26,9 @@ interface StartWorkProps {
 
 /** Before the work: which entry, why, in which order; and the plan that follows. */
 export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
-  const [why, setWhy] = useState<MakeOff['why']>('make-off');
+  const [why, setWhy] = useState<MakeOff['why']>(
+    () => WHYS.find((one) => one === parameter('why')) ?? 'make-off',
+  );
   const [habit, setHabit] = useState<Habit>('body-first');
   if (!opened)
     return (

@@ -1,9 +1,9 @@
-import { Box, Table } from '@mantine/core';
+import { Box, Button, Group, Table } from '@mantine/core';
 import { FieldGrid } from '../../ui/FieldGrid';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { oneMore } from '../../core/rulebook/transit-one-more';
-import type { TransitSheet } from '../../core/record/types';
+import type { TransitSheet, Why } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { coringFor, placedIn, sealantOpening } from '../../core/rulebook/transit-sealed';
 import { openingMm2 } from '../../core/transit/sealant';
@@ -23,6 +23,14 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
         <MeasureInput label="Diameter of the new cable" {...fieldOf(diameter)} />
         <MeasureInput label="It may be off by" {...fieldOf(off)} />
       </FieldGrid>
+      <Group gap="sm" my="sm">
+        <Button component="a" variant="default" href={workOf(dossier, 'cable-in')}>
+          Plan: put a cable in
+        </Button>
+        <Button component="a" variant="default" href={workOf(dossier, 'cable-out')}>
+          Plan: take a cable out
+        </Button>
+      </Group>
       {(mm === null || u === null) && (
         <p className="quiet">Type the diameter as measured, and by how much it may be off.</p>
       )}
@@ -36,6 +44,10 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
     </>
   );
 }
+
+/** Where the work on one cable of a frame is planned and done. */
+const workOf = ({ entry }: Dossier, why: Why): string =>
+  `/makeoff/?site=${entry.site}&entry=${entry.id}&why=${why}`;
 
 function Spares({ dossier, sheet, mm, u }: { dossier: Dossier; sheet: TransitSheet; mm: number; u: number }) {
   const cable = { minMm: mm, maxMm: mm, meanMm: mm, expandedUncertaintyMm: u };

@@ -52,7 +52,7 @@ export interface TransitSheet {
 }
 
 /** A block that carries the armour to the frame; lengths mm, from its jacket-side face. */
-export interface BondedBlockSheet {
+interface BondedBlockSheet {
   blockDepthMm: number;
   /** Section of the block in which braid or armour touches it. */
   braidMm: Range;
