@@ -93,7 +93,7 @@ function StateDrawing({
 /** What is out for a while and has to go back, or is on and has to come off: it stands here until it is. */
 const StillOut = ({ keys }: { keys: readonly string[] }) =>
   keys.length > 0 && (
-    <section className="make-safe still-out" aria-label="Still out">
+    <section className="make-safe still-out" aria-label="Still out" style={{ marginTop: 10 }}>
       <h2 className="flush">Still out</h2>
       <ul>
         {keys.map((key) => (
