@@ -4,6 +4,7 @@ import type { AnyCommand } from '../commands/commands';
 import { KIND_IDS } from '../record/kind-ids';
 import { KINDS } from '../kinds/kinds';
 import type { MemorySlice } from '../record/slice';
+import type { Why } from '../record/types';
 import { currentRound, dossierOf } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
 import { dossierWith, recordsWith, type Change } from '../rulebook/sound-entry.test.data';
@@ -12,11 +13,8 @@ import { clocksOfSite } from './clocks';
 import { cutMarks } from './marks';
 import { planOf } from './plan';
 
-const steps = (
-  change: Change,
-  habit: 'body-first' | 'cable-first' = 'body-first',
-  why: 'make-off' | 'opening' = 'make-off',
-) => planOf(dossierWith(change), habit, why, null);
+const steps = (change: Change, habit: 'body-first' | 'cable-first' = 'body-first', why: Why = 'make-off') =>
+  planOf(dossierWith(change), habit, why, null);
 let made = 0;
 const give = (slice: MemorySlice, kind: string, payload: object, at = '2026-03-04T12:00:00.000Z') => {
   const command = { id: `m${++made}`, kind, site: 's', at, payload };
@@ -124,7 +122,35 @@ describe('the plan', () => {
     expect(ids).not.toContain('pack');
     expect(ids).toContain('dry-clamp');
     expect(plan.parts).toContainEqual([{ is: 'outer-seal', size: 'S3' }, 1]);
+    // From outside inwards, then the look, then what is mended and closed.
+    expect(ids.slice(0, 5)).toEqual(['safe', 'lay-out', 'undo-outer', 'undo-clamp', 'look-open']);
+    expect(ids.indexOf('mend')).toBeGreaterThan(ids.indexOf('look-open'));
+    expect(plan.steps.find(({ id }) => id === 'undo-clamp')!.grip).toMatchObject({
+      turned: 'clamp-nut',
+      loosens: true,
+    });
   });
+  it.each(KIND_IDS.filter((kind) => !KINDS[kind].transit))(
+    'of an opened %s undoes something, looks, and cuts nothing',
+    (kind) => {
+      const opened = steps({ kind }, 'body-first', 'opening').steps;
+      expect(opened.some(({ grip }) => grip?.loosens)).toBe(true);
+      expect(opened.map(({ id }) => id)).toContain('look-open');
+      for (const cut of ['cut-armour', 'strip-outer', 'strip-sheath', 'pack', 'inject', 'fill', 'engage'])
+        expect(opened.map(({ id }) => id)).not.toContain(cut);
+    },
+  );
+  it.each(KIND_IDS.filter((kind) => KINDS[kind].transit))(
+    'of one cable of a %s cuts nothing of the others, and closes as new',
+    (kind) => {
+      for (const why of ['cable-out', 'cable-in'] as const) {
+        const ids = steps({ kind }, 'body-first', why).steps.map(({ id }) => id);
+        expect(ids.slice(0, 3)).toEqual(['safe', 'lay-out', 'close-off']);
+        expect(ids).toContain('other-side');
+        expect(ids).not.toContain('frame-clean');
+      }
+    },
+  );
 });
 
 describe('work on an entry', () => {

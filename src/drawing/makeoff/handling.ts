@@ -35,7 +35,9 @@ function fan(s: Stage, { cores }: Seen, crotch: number, apart: number): Stage {
 /** A blade at a place of the cable, and the way that it goes: away from the hand. */
 const knife = (s: Stage, x: number): Stage => {
   s.shape('brass', [[x, 11], [x - 2, 12.5], [x - 2, 3], [x + 2, 1], [x + 2, 9]]); // prettier-ignore
-  return s.arrow([x - 5, 6], [x - 15, 6]).say('away from the body', x - 6, 3.6, 'end');
+  return s
+    .arrow([x - 5, 6], [x - 15, 6])
+    .say('away from the body', x < 32 ? x + 4 : x - 6, 3.6, x < 32 ? 'start' : 'end');
 };
 
 /** A ring cut: a line all round, and the cutter’s turn. */
@@ -45,8 +47,11 @@ const ringCut = (s: Stage, x: number): Stage =>
 /** A block of two halves round its cable, seen from the end. */
 function block(s: Stage, x: number, y: number, half: number, layers = 3): void {
   s.box('rubber', x - half, y - half, x + half, y + half);
-  for (let i = layers; i >= 1; i--) s.shape('void', circle(x, y, (half - 1.5) * (0.4 + (0.5 * i) / layers)));
-  s.disc('sheath-outer', x, y, (half - 1.5) * 0.42).path([[x - half, y], [x + half, y]], 0.8, 'void'); // prettier-ignore
+  for (let i = 1; i <= layers; i++) {
+    const ring = circle(x, y, (half - 1.5) * (0.42 + (0.5 * i) / layers));
+    s.path([...ring, ring[0]!], 0.7, 'air');
+  }
+  s.path([[x - half, y], [x + half, y]], 1, 'air').disc('sheath-outer', x, y, (half - 1.5) * 0.42); // prettier-ignore
 }
 
 /** Rows of blocks between plates in a frame; what is missing at the top stays empty. */
@@ -108,12 +113,12 @@ const PICTURES: Record<string, Draw> = {
   mix: (s) => { s.disc('compound', 16, 20, 10).disc('compound', 44, 20, 10); s.path([[37, 16], [45, 14], [51, 18]], 1.6, 'void').path([[38, 24], [45, 26], [50, 23]], 1.6, 'void').say('one colour', 16, 37).say('streaks: on', 44, 37); }, // prettier-ignore
   pack: (s, seen) => { pot(s, seen, 0.75); s.box('washer', 7, 12, 10, 28).arrow([34, 37], [40, 25]).say('crotch first', 32, 38.5, 'end'); }, // prettier-ignore
   'pot-over': (s, seen) => { fan(s, seen, 48, 0.2).shape('compound', rectangle(30, 12, 48, 28)); s.box('sheath-inner', 48, 14, 60, 26).box('brass', 14, 6, 34, 11).box('brass', 14, 29, 34, 34).arrow([14, 3], [30, 3]).say('surplus off the faces', 24, 38); }, // prettier-ignore
-  mend: (s, seen) => { pot(s, seen, 1); s.disc('void', 28, 18, 2.4).arrow([16, 6], [26, 16]).say('fresh into the void', 4, 4.5, 'start'); }, // prettier-ignore
+  'mend-pack': (s, seen) => { pot(s, seen, 1); s.disc('void', 28, 18, 2.4).arrow([16, 6], [26, 16]).say('fresh into the void', 4, 4.5, 'start'); }, // prettier-ignore
   grommet: (s) =>
     corrugated(s).box('brass', 40, 8, 46, 32).box('rubber', 30, 10, 38, 30).arrow([28, 5], [42, 5]),
   engage: (s) => corrugated(s).box('brass', 6, 9, 26, 13).box('brass', 6, 27, 26, 31).turn(16, MID, 16).say('by hand', 40, 38), // prettier-ignore
   fibre: (s, seen) => { fan(s, seen, 48, 1); s.box('brass', 20, 3, 52, 6).box('brass', 20, 34, 52, 37); for (let i = 0; i < 5; i++) s.path([[40 + i, 8 + i * 2], [44 - i, 16], [40 + i, 24], [44, 32 - i]], 1.6, 'dam'); s.path([[6, 6], [36, 14]], 2.2, 'washer').say('no metal', 5, 4.5, 'start'); }, // prettier-ignore
-  inject: (s, seen) => { fan(s, seen, 50, 0.8); s.box('brass', 14, 5, 54, 9).box('brass', 14, 31, 54, 35).shape('resin', rectangle(14, 9, 46, 31)); s.box('dam', 46, 9, 50, 31).box('washer', 20, 0, 23, 8).arrow([30, 2], [24, 2]).disc('resin', 40, 3, 2).say('seen at the vent', 60, 4, 'end'); }, // prettier-ignore
+  inject: (s, seen) => { fan(s, seen, 50, 0.8); s.box('brass', 14, 5, 54, 9).box('brass', 14, 31, 54, 35).shape('resin', rectangle(14, 9, 46, 31)); s.box('dam', 46, 9, 50, 31).box('washer', 20, 0, 23, 8).arrow([30, 2], [24, 2]).disc('resin', 40, 3, 2).say('seen at the vent', 40, 39); }, // prettier-ignore
   'square-cut': (s) => s.box('wall', 20, 4, 34, 14).box('wall', 20, 26, 34, 36).box('sheath-outer', 8, 15, 60, 25).path([[12, 4], [12, 36]], 2.2, 'void').say('square', 12, 38.5), // prettier-ignore
   jacket: (s) => knife(s.box('conductor', 4, 15, 60, 25).box('sheath-outer', 36, 13.5, 60, 26.5), 36),
   'first-end': (s) => s.box('wall', 0, 4, 6, 36).box('brass', 6, 11, 18, 29).box('conductor', 18, 17, 60, 23).arrow([28, 12], [48, 12]).say('pulled fully back', 40, 9), // prettier-ignore

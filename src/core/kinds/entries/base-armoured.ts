@@ -23,6 +23,9 @@ export const CUT = [looks.INSIDE, looks.SCORED];
 export const SLEEVES = [steps.SHROUD_PART, steps.BACK_NUT, steps.MIDDLE_NUT];
 /** Armour before sheath: the cut goes through both, then the sheath comes back by what the sheet exposes. */
 export const STRIPPED = [
+  steps.UNDO_OUTER,
+  steps.UNDO_CLAMP,
+  steps.LOOK_OPEN,
   steps.CUT_ARMOUR,
   steps.STRIP_OUTER,
   steps.STRIP_INNER,
@@ -30,6 +33,9 @@ export const STRIPPED = [
   steps.BODY_IN,
 ];
 export const FINISHED = [steps.OUTER_SHUT, steps.HELD, steps.TAG_BOND, steps.COVER];
+/** An end that is opened up, before anything of it is closed again. */
+export const OPENED_UP = [steps.UNDO_OUTER, steps.LOOK_OPEN];
+
 /** Before anything is slipped on, with something kept out until the clamp has been looked at. */
 export const before = (apart: steps.Step): steps.Step[] =>
   steps.BEFORE.map((one) => (one.id === apart.id ? apart : one));

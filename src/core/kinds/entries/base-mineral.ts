@@ -17,6 +17,7 @@ export const OPENED = [
   steps.STRIP_SHEATH, steps.OFFCUTS, steps.CLEAN, steps.MEASURE,
 ]; // prettier-ignore
 export const SEALED = [
+  steps.UNDO_MINERAL, { ...steps.LOOK_OPEN, asks: ['conductors', 'inside-cable'] },
   steps.POT_ON, steps.PROUD, steps.DRAIN_ON, steps.TAILS, steps.TRACE, steps.TEST_BEFORE, steps.WARM, steps.FILL,
   steps.CRIMP, steps.TEST_AFTER, steps.GLAND_IN, steps.PANEL, steps.NUT_MI, steps.HELD, steps.TAG_BOND, steps.EARTH_PROVED,
 ]; // prettier-ignore

@@ -22,7 +22,7 @@ export const glandBarrier = armoured({
   looks: [...SEEN, looks.SEATED, looks.VOIDS, looks.WITNESS, ...CUT, ...AROUND, looks.BOND_PATH],
   steps: [
     ...before(steps.POT_OUT), ...STRIPPED, steps.SPREAD, steps.DRY_CLAMP, steps.CORES_APART, steps.MIX, steps.PACK,
-    steps.POT_OVER, steps.CURE_LOOK, steps.MEND, steps.POT_SHUT, steps.CLAMP_SHUT, ...FINISHED,
+    steps.POT_OVER, steps.CURE_LOOK, ...steps.MENDED, steps.POT_SHUT, steps.CLAMP_SHUT, ...FINISHED,
   ], // prettier-ignore
   joints: ['entry', 'clamp', 'pot', 'outer-seal'],
   inner: 'none',

@@ -1,4 +1,4 @@
-import { always, anew, where } from './step';
+import { always, anew, grip, step, where } from './step';
 
 /** Nothing begins before this is said, whatever is made off or opened. */
 export const SAFE = always('safe', {
@@ -31,6 +31,37 @@ export const SHROUD_CUT = where(
   anew('shroud-cut', { caution: 'knife', tools: ['sheath-knife'], first: true, minutes: 2 }),
   ({ certificate }) => certificate?.sheet.shroud !== 'none',
 );
+
+/** Opening up an end that stands: what is undone, what is looked at while it is open, what is new when it closes. */
+export const UNDO_OUTER = step('undo-outer', {
+  whys: ['opening'],
+  grip: grip('body', 'back-nut', true),
+  caution: 'opening',
+  tools: ['two-spanners'],
+});
+export const UNDO_CLAMP = step('undo-clamp', {
+  whys: ['opening'],
+  grip: grip('entry-item', 'clamp-nut', true),
+  tools: ['two-spanners'],
+});
+export const UNDO_UNION = step('undo-union', {
+  whys: ['opening'],
+  grip: grip('barrel', 'union-nut', true),
+  caution: 'opening',
+  tools: ['two-spanners'],
+});
+export const UNDO_MINERAL = step('undo-mineral', {
+  whys: ['opening'],
+  grip: grip('gland-body', 'gland-nut', true),
+  caution: 'opening',
+  tools: ['two-spanners'],
+});
+export const LOOK_OPEN = step('look-open', {
+  whys: ['opening'],
+  seen: ['inside-clean', 'second-time'],
+  asks: ['seal-state', 'conductors', 'inside-cable'],
+  tools: ['torch'],
+});
 
 /** What comes before anything is slipped on, of a gland of which nothing is kept out. */
 export const BEFORE = [SAFE, LAY_OUT, TAKE_APART, CABLE_END, SHROUD_CUT];

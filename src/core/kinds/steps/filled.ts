@@ -38,13 +38,24 @@ export const CURE_LOOK = anew('cure', {
   pour: 'cure',
   minutes: 5,
 });
-/** Compound that is mended when an entry is opened up is a pour of its own. */
-export const MEND = step('mend', {
+/** Compound that is mended when an entry is opened up is a pour of its own: mixed, packed and cured as new. */
+const MEND = step('mend', {
   caution: 'chemical',
-  tools: ['gloves', 'goggles', 'torch'],
+  tools: ['gloves', 'goggles', 'torch', 'thermometer'],
   whys: ['opening'],
+  pour: 'mix',
   minutes: 6,
 });
+const MEND_PACK = step('mend-pack', {
+  seen: ['faces-clean'],
+  caution: 'chemical',
+  tools: ['gloves', 'goggles', 'clean-rag'],
+  whys: ['opening'],
+  pour: 'pack',
+  minutes: 4,
+});
+const MEND_CURE = step('mend-cure', { hold: 'compound-face', whys: ['opening'], pour: 'cure', minutes: 2 });
+export const MENDED = [MEND, MEND_PACK, MEND_CURE];
 export const POT_SHUT = step('pot', {
   hold: 'compound-witness',
   joint: 'pot',
@@ -82,7 +93,7 @@ export const CORES_BUNDLED = as(CORES_APART, {
   tools: ['sheath-knife', 'cap-or-tape'],
 });
 export const GROMMET_ON = anew('grommet', { minutes: 1 });
-export const ARMOUR_IN = step('engage', {
+export const ARMOUR_IN = anew('engage', {
   seen: ['engaged'],
   grip: grip('barrel', 'grommet-nut'),
   tools: ['two-spanners'],

@@ -37,9 +37,9 @@ export const POT_ON = anew('pot-on', {
   tools: ['pot-wrench'],
   reaches: ['pot'],
 });
-export const PROUD = step('projection', { hold: 'pot-projection', tools: ['caliper'], minutes: 1 });
+export const PROUD = anew('projection', { hold: 'pot-projection', tools: ['caliper'], minutes: 1 });
 export const DRAIN_ON = where(
-  step('drain', {
+  anew('drain', {
     hold: 'drain-wire',
     seen: ['screen-flush'],
     grip: grip('pot', 'drain-nut'),
@@ -57,24 +57,24 @@ export const TRACE = step('continuity', {
   tools: ['continuity-tester', 'sleeves'],
   minutes: 4,
 });
-export const TEST_BEFORE = step('test-before', {
+export const TEST_BEFORE = anew('test-before', {
   hold: 'insulation-before',
   caution: 'testing-and-flame',
   tools: ['insulation-tester', 'thermometer'],
   minutes: 6,
 });
 export const WARM = where(
-  step('warm', { seen: ['warm'], caution: 'hot-work', tools: ['hot-air'], minutes: 2 }),
+  anew('warm', { seen: ['warm'], caution: 'hot-work', tools: ['hot-air'], minutes: 2 }),
   ({ size }) => size?.mineral?.warms === true,
 );
 /** Its tick is the moment at which the pot was sealed. */
-export const FILL = step('fill', {
+export const FILL = anew('fill', {
   hold: 'insulation-before',
   caution: 'chemical',
   tools: ['gloves', 'goggles', 'plastic-stick'],
   reaches: ['filled'],
 });
-export const CRIMP = step('crimp', {
+export const CRIMP = anew('crimp', {
   hold: 'pot-filled',
   joint: 'pot',
   grip: grip('cable', 'crimping-tool'),

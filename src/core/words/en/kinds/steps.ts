@@ -168,6 +168,8 @@ export const SEEN_WORDS: Record<string, string> = {
   'all-units-in': 'All units are in; none is tightened yet.',
   'solvent-dry': 'Everything is dry; gloves are fresh.',
   'still-soft': 'Every cable was tried gently while the sealant could still be pressed home.',
+  'inside-clean': 'Faces and threads are clean; nothing has come loose inside.',
+  'second-time': 'What the sheet asks for the second time is known: seals, turns, compound.',
   'plate-order': 'Rows and plates lie in the order in which they came out.',
   closed: 'The opening is closed for the time of the work, with its permit.',
 };
