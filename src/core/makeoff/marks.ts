@@ -1,5 +1,5 @@
 import { endMarks } from '../mineral/marks';
-import { bondedMarks } from '../transit/bonded-marks';
+import { bondedMarks, type BondedBlock, type BondedMarks } from '../transit/bonded-marks';
 import type { Dossier } from '../rulebook/dossier';
 import { kindOf } from '../rulebook/dossier';
 
@@ -30,6 +30,8 @@ export interface CutMarks {
   marks: Mark[];
   /** Where the cable ends, mm: the conductors' ends lie at 0, or before the inner cut by an unknown tail. */
   tailMm: number | null;
+  /** The bonded block that the marks are for, with what was found for it; absent elsewhere. */
+  block?: { sheet: BondedBlock; found: BondedMarks };
   /** What record or sheet do not say, so that marks are missing. */
   missing: ('tail' | 'seal-depth' | 'inner-proud' | 'armour-length' | 'size' | 'pot' | 'bonded-block')[];
 }
@@ -104,7 +106,13 @@ function blockMarks({ certificate }: Dossier): CutMarks {
           },
         ]),
   ];
-  return { from, marks: marks.sort((a, b) => a.atMm - b.atMm), tailMm: null, missing: [] };
+  return {
+    from,
+    marks: marks.sort((a, b) => a.atMm - b.atMm),
+    tailMm: null,
+    block: { sheet, found },
+    missing: [],
+  };
 }
 
 /** Marks of a mineral-insulated end, all from the fresh square cut. */

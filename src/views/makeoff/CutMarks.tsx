@@ -2,6 +2,7 @@ import { Table } from '@mantine/core';
 import type { Plan } from '../../core/makeoff/plan';
 import { figure } from '../../core/words/en/format';
 import { FROM_WORDS, MARK_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
+import { drawBondedSection } from '../../drawing/transit/bonded-section';
 import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
 import { DrawingView } from '../../ui/heart/DrawingView';
 
@@ -16,10 +17,22 @@ const CutMarks = ({ plan }: { plan: Plan }) =>
           {MISSING_WORDS[one]}
         </p>
       ))}
+      {plan.marks.block && <InBlock {...plan.marks.block} />}
       <Rulers plan={plan} />
     </section>
   );
 export default CutMarks;
+
+/** The cable in its block, cut along. */
+function InBlock({ sheet, found }: NonNullable<Plan['marks']['block']>) {
+  const drawing = drawBondedSection(sheet, found);
+  const [left, top, right, bottom] = drawing.box;
+  return (
+    <div className="plan-drawing">
+      <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={560} />
+    </div>
+  );
+}
 
 /** The marks as figures. */
 function MarkTable({ plan }: { plan: Plan }) {

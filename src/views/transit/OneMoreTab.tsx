@@ -4,7 +4,7 @@ import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { oneMore } from '../../core/rulebook/transit-one-more';
 import type { TransitSheet, Why } from '../../core/record/types';
-import type { Dossier } from '../../core/rulebook/dossier';
+import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { coringFor, placedIn, sealantOpening } from '../../core/rulebook/transit-sealed';
 import { openingMm2 } from '../../core/transit/sealant';
 import { count, figure } from '../../core/words/en/format';
@@ -15,12 +15,17 @@ import { DrawingView } from '../../ui/heart/DrawingView';
 export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: TransitSheet }) {
   const diameter = useMeasure('length');
   const off = useMeasure('length');
+  // A bonded block takes the jacket on one side and the armour on the other.
+  const bonded = kindOf(dossier).transit === 'bonded';
+  const armour = useMeasure('length');
+  const armourMm = armour.value !== null && armour.value > 0 ? armour.value : null;
   const mm = diameter.value !== null && diameter.value > 0 ? diameter.value : null;
   const u = off.value;
   return (
     <>
       <FieldGrid min={200} maw={520}>
         <MeasureInput label="Diameter of the new cable" {...fieldOf(diameter)} />
+        {bonded && <MeasureInput label="Over its armour" {...fieldOf(armour)} />}
         <MeasureInput label="It may be off by" {...fieldOf(off)} />
       </FieldGrid>
       <Group gap="sm" my="sm">
@@ -31,15 +36,18 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
           Plan: take a cable out
         </Button>
       </Group>
-      {(mm === null || u === null) && (
-        <p className="quiet">Type the diameter as measured, and by how much it may be off.</p>
+      {(mm === null || u === null || (bonded && armourMm === null)) && (
+        <p className="quiet">
+          Type {bonded ? 'both diameters' : 'the diameter'} as measured, and by how much it may be off.
+        </p>
       )}
       {mm !== null &&
         u !== null &&
+        (!bonded || armourMm !== null) &&
         (sheet.sealant ? (
           <Coring dossier={dossier} sheet={sheet} mm={mm + u} />
         ) : (
-          <Spares dossier={dossier} sheet={sheet} mm={mm} u={u} />
+          <Spares dossier={dossier} sheet={sheet} mm={mm} armourMm={bonded ? armourMm : null} u={u} />
         ))}
     </>
   );
@@ -49,15 +57,35 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
 const workOf = ({ entry }: Dossier, why: Why): string =>
   `/makeoff/?site=${entry.site}&entry=${entry.id}&why=${why}`;
 
-function Spares({ dossier, sheet, mm, u }: { dossier: Dossier; sheet: TransitSheet; mm: number; u: number }) {
-  const cable = { minMm: mm, maxMm: mm, meanMm: mm, expandedUncertaintyMm: u };
-  const found = (dossier.transit?.openings ?? []).flatMap(({ frame, packed, blocks }) =>
-    oneMore(blocks, packed.rows.length, sheet, cable).map((one) => ({ ...one, opening: frame.label })),
-  );
+interface SparesProps {
+  dossier: Dossier;
+  sheet: TransitSheet;
+  mm: number;
+  /** Over the armour, of a cable in a bonded frame; null elsewhere. */
+  armourMm: number | null;
+  u: number;
+}
+
+function Spares({ dossier, sheet, mm, armourMm, u }: SparesProps) {
+  const of = (meanMm: number) => ({ minMm: meanMm, maxMm: meanMm, meanMm, expandedUncertaintyMm: u });
+  const found = (dossier.transit?.openings ?? []).flatMap(({ frame, packed, blocks }) => {
+    const taking = (meanMm: number) => oneMore(blocks, packed.rows.length, sheet, of(meanMm));
+    const armoured = armourMm === null ? null : taking(armourMm);
+    return taking(mm).flatMap((one) => {
+      // The same block has to take both.
+      const other = armoured?.find(
+        (two) => two.row === one.row && two.column === one.column && two.index === one.index,
+      );
+      if (armoured && !other) return [];
+      return { ...one, opening: frame.label, armourSide: other?.peeling ?? null };
+    });
+  });
   if (found.length === 0) {
     return (
       <p role="status" className="tone-failed">
-        No spare block takes {figure(mm, 1)} mm. Let the planner pack the frame anew with this cable.
+        No spare block takes {figure(mm, 1)} mm
+        {armourMm !== null && ` and ${figure(armourMm, 1)} mm over the armour`}. Let the planner pack the
+        frame anew with this cable.
       </p>
     );
   }
@@ -70,22 +98,24 @@ function Spares({ dossier, sheet, mm, u }: { dossier: Dossier; sheet: TransitShe
         <Table.Thead>
           <Table.Tr>
             <Table.Th scope="col">Block</Table.Th>
-            <Table.Th scope="col">Opening, row</Table.Th>
+            <Table.Th scope="col">Opening, row, place</Table.Th>
             <Table.Th scope="col">Comes out first</Table.Th>
             <Table.Th scope="col">Layers to peel</Table.Th>
             <Table.Th scope="col">Spares left</Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
-          {found.map(({ opening, row, column, index, sizeMm, peeling, rowsOut, sparesLeft }) => (
+          {found.map(({ opening, row, column, index, sizeMm, peeling, armourSide, rowsOut, sparesLeft }) => (
             <Table.Tr key={`${opening} ${row} ${column} ${index}`}>
               <Table.Th scope="row">{sizeMm} mm</Table.Th>
               <Table.Td>
-                {opening}, {row + 1}
+                {opening}, {row + 1}, place {column + 1}
               </Table.Td>
               <Table.Td>{rowsOut === 0 ? 'the wedge' : `the wedge and ${count(rowsOut, 'row')}`}</Table.Td>
               <Table.Td className="figures">
                 {peeling.layers.join(' + ')}, gap {figure(peeling.gapMm, 1)} mm
+                {armourSide &&
+                  `; armour side ${armourSide.layers.join(' + ')}, gap ${figure(armourSide.gapMm, 1)} mm`}
               </Table.Td>
               <Table.Td className="figures">{sparesLeft}</Table.Td>
             </Table.Tr>
