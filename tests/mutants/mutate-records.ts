@@ -117,6 +117,9 @@ const adaptor = (change: object = {}): object => ({
 const ENTRY: Mutation[] = [
   ...set('entry.hole', 'out', 'The gland’s thread is not that of the hole.', ['M20x1.5', 'M32x1.5', 'M25x2', 'NPT 3/4'].map((thread) => ({ form: 'threaded', thread, diameterMm: null, chamfersMm: 1 })), gland),
   ...set('entry.hole', 'blank', 'Nobody looked whether the hole is threaded, or by which thread.', [{ form: null, thread: null, diameterMm: null, chamfersMm: null }, { form: null, thread: 'M25x1.5', diameterMm: null, chamfersMm: 1 }, { form: 'threaded', thread: null, diameterMm: null, chamfersMm: 1 }, { form: 'clearance', thread: null, diameterMm: null, chamfersMm: null }], gland),
+  ...set('entry.tailMm', 'blank', 'Nobody measured the tails, and the sheet allows no longer ones.', [null], (r) => r.size?.mineral?.longestTailMm != null),
+  ...set('entry.tailMm', 'out', 'The tails are longer than the sheet allows.', [210, 400], (r) => r.size?.mineral?.longestTailMm != null),
+  ...set('entry.tailMm', 'unit', 'Written in inches as if they were more: the tails are longer than the sheet allows.', [4572], (r) => r.size?.mineral?.longestTailMm != null),
   ...set('entry.washerMm', 'blank', 'A washer was seen, and nobody knows how thick it is.', [null], (r) => gland(r) && r.looks.some(({ look, answer }) => look === 'washer' && answer === 'fitted')),
   ...set('entry.hole', 'kind', 'A clearance hole in a flameproof wall holds no flame back.', [{ form: 'clearance', thread: null, diameterMm: 25.3, chamfersMm: 0 }], flameproof),
   ...set('entry.hole', 'unit', 'Its diameter in inches is no hole for this thread.', [{ form: 'clearance', thread: null, diameterMm: 1, chamfersMm: 0 }], gland),

@@ -69,7 +69,7 @@ export const READS: Readonly<Record<string, readonly string[]>> = {
   'E-29': [...HERE, 'look:damage'],
   'E-30': [...HERE, 'look:seal-state'],
   'E-31': ['cable.cores', 'cable.tag'],
-  'M-01': ['cable.cores', 'cable.mineral', 'entry.kind', 'look:drain-wire', 'look:pot-filled', 'look:pot-square', 'place:pot-projection', 'place:sheath-length', 'site.acceptance', 'size.mineral'],
+  'M-01': ['cable.cores', 'cable.mineral', 'entry.kind', 'entry.tailMm', 'look:drain-wire', 'look:pot-filled', 'look:pot-square', 'place:pot-projection', 'place:sheath-length', 'site.acceptance', 'size.mineral'],
   'M-02': [...TESTS, 'cable.cores'],
   'M-03': [...TESTS, 'cable.cores'],
   'M-04': [...TESTS],
@@ -94,6 +94,6 @@ export const READS: Readonly<Record<string, readonly string[]>> = {
   'T-06': [...PACKED, 'entry.kind', 'look:bolts-again'],
   'T-07': ['certificate.sheet.transit', 'entry.frame', 'transit.openings'],
   'T-08': ['entry.kind', 'look:transit-cables'],
-  'T-09': [...PACKED, ...EARTH, 'entry.kind', 'look:braid', 'transit.at', 'transit.instruments'],
+  'T-09': [...PACKED, ...EARTH, 'entry.kind', 'look:armour-past', 'look:braid', 'transit.at', 'transit.instruments'],
   'T-10': ['entry.kind', 'look:frame-fixed'],
 }; // prettier-ignore

@@ -319,6 +319,7 @@ export const CASES: [check: string, wanted: Outcome, why: string, change: Change
   ['M-01', 'conforms', 'no drain wire in a cable without a screen', { ...M, mineral: { screened: false }, looks: { 'drain-wire': null } }],
   ['M-01', 'fails', 'a screened cable in a pot without a place for the screen', { ...M, size: { mineral: { threadLengthMm: 12, projectionMm: [1, 3], gripMm: 20, toolStopOffsetMm: 33, screenStubMm: null, maxC: 105 } } }],
   ['M-01', 'fails', 'tails longer than the sheet allows', { ...M, entry: { tailMm: 210 } }],
+  ['M-01', 'unread', 'tails nobody measured', { ...M, entry: { tailMm: null } }],
   ['M-01', 'conforms', 'tails as long as the sheet allows', { ...M, entry: { tailMm: 200 } }],
   ['M-01', 'fails', 'a link cut too short', { ...L, truth: { 'sheath-length': [1640] } }],
   ['M-01', 'fails', 'a link cut too long', { ...L, truth: { 'sheath-length': [1664] } }],

@@ -14,6 +14,7 @@ type Says = {
   'm01.no-pot': { size: string; sheet: string };
   'm01.no-stub': { size: string; cable: string };
   'm01.no-path': { cable: string };
+  'm01.no-tail': { longestMm: number };
   'm01.tail': { tailMm: number; longestMm: number };
 };
 const { fails, unread } = saying<Says>();
@@ -46,8 +47,10 @@ export const m01: Check = {
     }
     const { longestTailMm } = size.mineral;
     const { tailMm } = context.entry;
-    if (longestTailMm != null && tailMm !== null && !atMost(tailMm, longestTailMm))
-      aspects.push(fails('m01.tail', { tailMm, longestMm: longestTailMm }));
+    if (longestTailMm != null && tailMm === null)
+      aspects.push(unread('m01.no-tail', { longestMm: longestTailMm }, 'settle.tail'));
+    else if (longestTailMm != null && !atMost(tailMm!, longestTailMm))
+      aspects.push(fails('m01.tail', { tailMm: tailMm!, longestMm: longestTailMm }));
     return kindOf(context).link ? [...aspects, ...length(context)] : aspects;
   },
 };

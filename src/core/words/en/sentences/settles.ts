@@ -55,6 +55,7 @@ export const SETTLES: Record<string, string> = {
   'settle.cores': 'Look at the spare blocks: each has its core.',
   'settle.wedge': 'Read the wedge or clip, and see whether it is home.',
   'settle.recess': 'Measure the depth of the sealant at three points.',
+  'settle.tail': 'Measure the tails from disc to terminal and record them on the entry.',
   'settle.path': 'Measure straights and bends between the accessories and keep them with the cable.',
   'settle.trace': 'Trace each conductor from end to end and say which sleeve it comes out under.',
   'settle.sheath-earth': 'Measure the sheath from end to end, four-wire, with one end disconnected.',
