@@ -83,11 +83,13 @@ describe('a make-off without the server', () => {
     await page.type('.step.open .place-field input', '14');
     await page.keyboard.press('Enter');
     await waitForText(page, '.step.open .place-field', 'Read: 14');
+    await page.$eval('.step.open .seen-line', (line) => (line as HTMLElement).click());
+    await page.waitForSelector('.step.open .seen-line[aria-checked="true"]');
     await clickText(page, '.step.open button', 'Done');
-    await waitForText(page, '.step.open h2', 'Wait for the cure');
+    await waitForText(page, '.step.open h2', 'Pot over the compound');
     await waitForText(page, '.sync', 'waiting to send');
     await page.reload();
-    await waitForText(page, '.step.open h2', 'Wait for the cure');
+    await waitForText(page, '.step.open h2', 'Pot over the compound');
     demo.served = await serveDemo({ port, data });
     await waitForText(page, '.sync', 'Everything sent');
     const kept = await (await fetchAs(demo.served.address, '/api/sites/marrowick/export/site.json/')).json();

@@ -106,6 +106,9 @@ function useEye(active: boolean): RefObject<HTMLDivElement | null> {
   useEffect(() => {
     if (!active || !row.current) return;
     row.current.scrollIntoView({ block: 'nearest' });
+    // What lies off the screen gets its own height only once it is drawn.
+    const drawn = row.current;
+    requestAnimationFrame(() => drawn.scrollIntoView({ block: 'nearest' }));
     if (!row.current.contains(document.activeElement)) row.current.focus({ preventScroll: true });
   }, [active]);
   return row;
