@@ -18,7 +18,9 @@ describe('the site view', () => {
       page.$eval('.stops [role=status]', (e) => e.textContent!.split(' of ').map(Number) as [number, number]);
     const [found, all] = await matching();
     expect(found).toBe(all);
-    expect(await count(page, '.plan a')).toBe(all);
+    // Enclosures with many entries stand as one on the plan.
+    expect(await count(page, '.plan a')).toBeLessThanOrEqual(all);
+    expect(await count(page, '.plan a')).toBeGreaterThan(all * 0.8);
     // Of a long list only what is in view is drawn.
     expect(await count(page, '.stops tr a')).toBeLessThan(all);
 
