@@ -100,16 +100,16 @@ export const LookCard = memo(function LookCard(props: Props) {
   );
 }, isSame);
 
-/** What has the eye is on the screen, and has the keys. */
+/** What has the eye is on the screen, whole, and has the keys; its pictures and its note come a little later. */
 function useEye(active: boolean): RefObject<HTMLDivElement | null> {
   const row = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    if (!active || !row.current) return;
-    row.current.scrollIntoView({ block: 'nearest' });
-    // What lies off the screen gets its own height only once it is drawn.
-    const drawn = row.current;
-    requestAnimationFrame(() => drawn.scrollIntoView({ block: 'nearest' }));
-    if (!row.current.contains(document.activeElement)) row.current.focus({ preventScroll: true });
+    const card = row.current;
+    if (!active || !card) return;
+    if (!card.contains(document.activeElement)) card.focus({ preventScroll: true });
+    const watcher = new ResizeObserver(() => card.scrollIntoView({ block: 'nearest' }));
+    watcher.observe(card);
+    return () => watcher.disconnect();
   }, [active]);
   return row;
 }
