@@ -1,14 +1,6 @@
-import type { Drawing, Point } from '../shapes';
+import type { Point } from '../shapes';
+import { pair, picturesOf, type Pair, type Pictures } from './pair';
 import { Stage } from './stage';
-
-/** How something looks when it is right and when it is wrong, each with its words. */
-interface Pair {
-  right: string;
-  wrong: string;
-  draw: (stage: Stage, sound: boolean) => void;
-}
-
-const pair = (right: string, wrong: string, draw: Pair['draw']): Pair => ({ right, wrong, draw });
 
 /** Wires round a cone, seen from the box: all on it, or one inside and two crossed. */
 function wires(stage: Stage, sound: boolean): void {
@@ -368,20 +360,7 @@ const PAIRS: Record<string, Pair> = {
 };
 
 /** The two pictures of a look; null for one whose answer no picture shows, such as a special condition. */
-export function lookPictures(
-  look: string,
-): { right: Drawing; wrong: Drawing; rightWords: string; wrongWords: string } | null {
+export function lookPictures(look: string): Pictures | null {
   const found = PAIRS[look] ?? PAIRS[/^(faces|grip|seen)-/.exec(look)?.[1] ?? ''];
-  if (!found) return null;
-  const picture = (sound: boolean, words: string): Drawing => {
-    const stage = new Stage();
-    found.draw(stage, sound);
-    return stage.drawing(`${sound ? 'Right' : 'Wrong'}: ${words}`);
-  };
-  return {
-    right: picture(true, found.right),
-    wrong: picture(false, found.wrong),
-    rightWords: found.right,
-    wrongWords: found.wrong,
-  };
+  return found ? picturesOf(found) : null;
 }

@@ -4,91 +4,24 @@ import { coreCount } from '../../core/kinds/situation';
 import { GRIP_WORDS, gripSentence, stepHandling, stepTitle } from '../../core/words/en/kinds/steps';
 import { Stage } from '../looks/stage';
 import { circle, rectangle, type Drawing, type Point } from '../shapes';
+import { AROUND } from './around';
+import {
+  block,
+  bundle,
+  cable,
+  corrugated,
+  duct,
+  fan,
+  knife,
+  MID,
+  pot,
+  ringCut,
+  rows,
+  sleeves,
+  type Draw,
+} from './scenes';
 
-/** What of an entry a picture of the handling depends on. */
-interface Seen {
-  /** Cores that are drawn; four where the cable has more or nobody wrote them down. */
-  cores: number;
-}
-
-type Draw = (s: Stage, seen: Seen) => unknown;
-
-const MID = 20;
-
-/** A cable from the right, stripped towards the left: sheath, armour, inner sheath, cores. */
-const cable = (s: Stage, { sheath = 40, armour = 28, inner = 18 } = {}): Stage =>
-  s
-    .box('sheath-inner', inner, MID - 4.5, 60, MID + 4.5)
-    .box('armour', armour, MID - 6, 60, MID + 6)
-    .box('sheath-outer', sheath, MID - 7.5, 60, MID + 7.5);
-
-/** Cores that leave a crotch towards the left, apart by some angle. */
-function fan(s: Stage, { cores }: Seen, crotch: number, apart: number): Stage {
-  for (let i = 0; i < cores; i++) {
-    const across = (i - (cores - 1) / 2) * 2.6;
-    const end = MID + across * (1 + apart);
-    s.polygon('core', [[crotch, MID + across - 1], [4, end - 1], [4, end + 1], [crotch, MID + across + 1]], undefined, i); // prettier-ignore
-  }
-  return s;
-}
-
-/** A blade at a place of the cable, and the way that it goes: away from the hand. */
-const knife = (s: Stage, x: number): Stage => {
-  s.shape('brass', [[x, 11], [x - 2, 12.5], [x - 2, 3], [x + 2, 1], [x + 2, 9]]); // prettier-ignore
-  return s
-    .arrow([x - 5, 6], [x - 15, 6])
-    .say('away from the body', x < 32 ? x + 4 : x - 6, 3.6, x < 32 ? 'start' : 'end');
-};
-
-/** A ring cut: a line all round, and the cutter’s turn. */
-const ringCut = (s: Stage, x: number): Stage =>
-  s.path([[x, MID - 9], [x, MID + 9]], 2, 'void').turn(x, MID, 13); // prettier-ignore
-
-/** A block of two halves round its cable, seen from the end. */
-function block(s: Stage, x: number, y: number, half: number, layers = 3): void {
-  s.box('rubber', x - half, y - half, x + half, y + half);
-  for (let i = 1; i <= layers; i++) {
-    const ring = circle(x, y, (half - 1.5) * (0.42 + (0.5 * i) / layers));
-    s.path([...ring, ring[0]!], 0.7, 'air');
-  }
-  s.path([[x - half, y], [x + half, y]], 1, 'air').disc('sheath-outer', x, y, (half - 1.5) * 0.42); // prettier-ignore
-}
-
-/** Rows of blocks between plates in a frame; what is missing at the top stays empty. */
-function rows(s: Stage, full: number): void {
-  s.box('wall', 4, 1, 56, 39).box('air', 8, 4, 52, 37);
-  for (let r = 0; r < full; r++) {
-    for (let c = 0; c < 4; c++) block(s, 13.5 + c * 11, 31 - r * 11.6, 4.8, 2);
-    s.box('brass', 8, 25.2 - r * 11.6 + 0.2, 52, 26 - r * 11.6);
-  }
-}
-
-const bundle = (s: Stage, x: number, y: number): Stage => {
-  for (const [dx, dy] of [[-2.4, -2], [2.4, -2], [0, 2.2]] as const) s.shape('rubber', circle(x + dx, y + dy, 2.2)); // prettier-ignore
-  return s.path(circle(x, y, 5.4), 1, 'armour');
-};
-
-/** The opening of a duct from the side: cables through it, sleeves between them. */
-const duct = (s: Stage): Stage =>
-  s
-    .box('wall', 14, 1, 40, 7)
-    .box('wall', 14, 33, 40, 39)
-    .box('sheath-outer', 2, 12, 58, 15)
-    .box('sheath-outer', 2, 24, 58, 27);
-
-const sleeves = (s: Stage, from: number): void => {
-  for (const y of [8, 16.5, 20.5, 28.5]) s.box('rubber', from, y, from + 16, y + 2.8);
-};
-
-/** A pot in section round its cores, compound in it. */
-function pot(s: Stage, seen: Seen, filled: number): void {
-  s.box('brass', 22, 6, 46, 10).box('brass', 22, 30, 46, 34);
-  fan(s, seen, 48, 0.6);
-  if (filled > 0) s.shape('compound', rectangle(46 - 22 * filled, 10, 46, 30));
-  s.box('sheath-inner', 46, MID - 5, 60, MID + 5);
-}
-
-/** Pictures by the words of a step. */
+/** Pictures of what hands do with tool and part, by the words of a step. */
 const PICTURES: Record<string, Draw> = {
   'cable-end': (s) => s.box('sheath-outer', 12, 14, 60, 26).box('washer', 20, 9, 34, 31).arrow([36, 6], [20, 6]).say('wiped', 27, 37), // prettier-ignore
   'shroud-cut': (s) => s.box('sheath-outer', 0, 15, 60, 25).shape('shroud', [[10, 6], [46, 14], [46, 26], [10, 34]]).path([[36, 9], [36, 31]], 2, 'void').say('snug here: cut', 36, 5), // prettier-ignore
@@ -139,7 +72,7 @@ const PICTURES: Record<string, Draw> = {
   offcuts: (s) => s.box('conductor', 6, 6, 16, 9).box('conductor', 10, 14, 20, 17).shape('wall', [[34, 14], [54, 14], [51, 37], [37, 37]]).arrow([20, 10], [40, 12]), // prettier-ignore
   'frame-lube': (s) => { rows(s, 0); for (const [x, y] of [[9, 5], [51, 5], [9, 36], [51, 36]] as const) s.disc('washer', x, y, 2.6); s.say('corners first', 30, 21); }, // prettier-ignore
   'frame-bare': (s) => { rows(s, 0); s.path([[8, 10], [8, 34]], 3, 'armour').arrow([20, 12], [10, 12]).say('bare', 22, 13, 'start'); }, // prettier-ignore
-  'earth-lead': (s) => { rows(s, 0); s.path([[0, 30], [20, 26], [34, 20]], 2.6, 'core').disc('brass', 36, 19, 3.4, 6); }, // prettier-ignore
+  'earth-lead': (s) => { rows(s, 0); s.path([[0, 30], [20, 26], [34, 20]], 2.6, 'armour').disc('brass', 36, 19, 3.4, 6); }, // prettier-ignore
   peel: (s) => { block(s, 18, 20, 13, 4); block(s, 46, 20, 13, 2); s.path([[40, 10], [52, 5], [56, 9]], 1.6, 'rubber').say('same of both halves', 30, 38.5); }, // prettier-ignore
   'block-marks': (s) => { s.box('rubber', 18, 4, 42, 36).box('sheath-outer', 0, 13, 26, 27).box('armour', 24, 15, 48, 25).box('sheath-outer', 44, 14, 48, 26).box('sheath-inner', 48, 16.5, 60, 23.5); s.say('b1', 26, 11).say('B', 42, 3).say('o', 45, 12); }, // prettier-ignore
   braid: (s) => { s.box('rubber', 16, 3, 44, 13).box('rubber', 16, 27, 44, 37).box('sheath-outer', 0, 14, 24, 26).box('sheath-inner', 24, 16, 60, 24); for (const m of [-1, 1]) s.path([[24, MID + 5 * m], [32, MID + 7 * m], [42, MID + 4 * m]], 2, 'armour'); s.say('dry', 34, 39); }, // prettier-ignore
@@ -161,13 +94,6 @@ const PICTURES: Record<string, Draw> = {
   'take-plate': (s) => { rows(s, 2); s.arrow([30, 14], [30, 3]); }, // prettier-ignore
   'take-block': (s) => { rows(s, 1); block(s, 30, 12, 5, 2); s.arrow([36, 12], [50, 12]); }, // prettier-ignore
 };
-
-function corrugated(s: Stage): Stage {
-  s.box('sheath-inner', 4, MID - 5, 60, MID + 5);
-  for (let x = 22; x < 44; x += 3)
-    s.box('armour', x, MID - (x % 2 ? 7.5 : 6.5), x + 3, MID + (x % 2 ? 7.5 : 6.5));
-  return s.box('sheath-outer', 44, MID - 8.5, 60, MID + 8.5);
-}
 
 /** A spanner on a part: its jaw round the part, its handle up or down. */
 function spanner(s: Stage, x: number, up: boolean): void {
@@ -199,13 +125,13 @@ function twoSpanners(s: Stage, { held, turned, loosens }: Grip): void {
  * How a hand does a step: what is held and turned, or the handling itself; drawn for the cable of the entry, not to
  * scale.
  *
- * @returns null for a step that is only looked at, tested or written down
+ * @returns null for a step that nobody drew
  */
 export function drawHandling(
   step: { words: string; grip: Grip | null },
   dossier: Pick<Dossier, 'cable'>,
 ): Drawing | null {
-  const own = PICTURES[step.words];
+  const own = PICTURES[step.words] ?? AROUND[step.words];
   if (!own && !step.grip) return null;
   const stage = new Stage();
   const seen = { cores: Math.min(Math.max(coreCount(dossier) ?? 4, 1), 5) };

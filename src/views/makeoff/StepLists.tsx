@@ -1,6 +1,6 @@
 import { Box, Button, Checkbox, Group, Text, TextInput, UnstyledButton } from '@mantine/core';
 import '@mantine/core/styles/CheckboxIndicator.layer.css';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { Laid } from '../../core/makeoff/plan';
 import { lookOf } from '../../core/kinds/kinds';
 import { MOST_TRIES, tryTick } from '../../core/kinds/ticks';
@@ -8,7 +8,11 @@ import { count, moment } from '../../core/words/en/format';
 import { answerTitle } from '../../core/words/en/kinds/looks';
 import { SEEN_WORDS, toolTitle } from '../../core/words/en/kinds/steps';
 import { supplyTitle } from '../../core/words/en/supplies';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import type { StepCardProps } from './StepCard';
+
+const SeenPictures = fetched(() => import('./SeenPictures'));
 
 type Props = Pick<StepCardProps, 'step' | 'dossier' | 'onMark' | 'onUntick'>;
 
@@ -38,12 +42,16 @@ export function SeenList({ step, onMark, onUntick }: Props) {
         <b>Before going on</b>
       </legend>
       {step.seen.map(({ key, id, tick }) => (
-        <Tick
-          key={key}
-          title={SEEN_WORDS[key]!}
-          on={tick !== null}
-          onPress={() => (tick ? onUntick(id) : onMark(id, null))}
-        />
+        <Fragment key={key}>
+          <Tick
+            title={SEEN_WORDS[key]!}
+            on={tick !== null}
+            onPress={() => (tick ? onUntick(id) : onMark(id, null))}
+          />
+          <Later>
+            <SeenPictures seen={key} />
+          </Later>
+        </Fragment>
       ))}
     </Box>
   );
