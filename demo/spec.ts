@@ -188,4 +188,5 @@ export const SITE_RULES = {
   severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 },
   timeZone: 'Europe/London',
   enclosureTypes: [],
+  usualMinutes: [],
 } satisfies Partial<SiteSpec['site']>;

@@ -4,6 +4,7 @@ import type { KindId } from '../src/core/record/kind-ids';
 import type { Frame, PackedBlock, PackedOpening, SealantSheet, TransitSheet } from '../src/core/record/types';
 import { pack } from '../src/core/transit/pack/pack';
 import type { Solve } from '../src/core/transit/pack/types';
+import { freshBlock } from '../src/core/rulebook/transit-planned';
 import { peel } from '../src/core/transit/peel';
 import { type TransitSpec, entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
 
@@ -212,6 +213,24 @@ const lastLayer = jacket(
 );
 const tooWide = jacket(([a, b]) => [a - 2, b - 2]);
 const tooTight = firstBlock((block) => ({ ...block, armour: { ...block.armour!, layers: block.armour!.layers!.map((n) => n + 2) as [number, number] } })); // prettier-ignore
+/** Half of the rows are in, counted and looked at; the others lie ready, and nothing is read of them. */
+const halfPacked: NonNullable<TransitSpec['found']> = (opening) => ({
+  ...opening,
+  wedgeMm: null,
+  recessMm: [],
+  recessFarMm: [],
+  rows: opening.rows.map((row, i) => (i < Math.ceil(opening.rows.length / 2) ? row : asPlanned(row))),
+});
+
+/** A row that is planned only. */
+const asPlanned = (row: PackedOpening['rows'][number]): PackedOpening['rows'][number] => ({
+  ...row,
+  plate: null,
+  columns: row.columns.map((column) => ({
+    ...column,
+    blocks: column.blocks.map(({ cable, armour }) => freshBlock(cable, armour !== null)),
+  })),
+});
 const noPlate: NonNullable<TransitSpec['found']> = (opening) => ({
   ...opening,
   rows: opening.rows.map((row, i) => (i === 0 ? { ...row, plate: false } : row)),
@@ -265,10 +284,10 @@ export const TRANSITS: EntrySpec[] = [
   block('TR-3', 'B', TX, BONDED, greaseOhm, { planted: ['T-09'], ...looks({ braid: 'grease' }) }),
   block('TR-3', 'C', TX, BONDED, tooTight, { planted: ['T-02', 'T-09'], ...looks({ braid: 'paint' }) }),
   block('TR-3', 'D', TX, BONDED, swollen, { planted: ['T-01', 'T-02', 'T-10'], ...looks({ 'frame-fixed': 'gap' }) }),
-  block('TR-1', 'C', TB, SOME, undefined, { read: 'none', work: 'packing' }),
-  block('TR-3', 'E', TX, BONDED, undefined, { read: 'none', work: 'packing' }),
-  block('CB-1', 'E', TC, SOME, undefined, { read: 'none', work: 'packing' }),
-  transit('TR-4', 'G', TS, { openings: SQUARE, cables: [ON_FACE] }, { read: 'none', work: 'packing' }),
+  block('TR-1', 'C', TB, SOME, halfPacked, { read: 'none', work: 'packing' }),
+  block('TR-3', 'E', TX, BONDED, halfPacked, { read: 'none', work: 'packing' }),
+  block('CB-1', 'E', TC, SOME, halfPacked, { read: 'none', work: 'packing' }),
+  transit('TR-4', 'G', TS, { openings: SQUARE, cables: [ON_FACE], found: halfPacked }, { read: 'none', work: 'packing' }),
   block('CB-1', 'A', TC, SOME),
   block('CB-1', 'B', TC, SOME, both(wedge(5), noCore), { planted: ['T-05', 'T-06'] }),
   block('CB-1', 'C', TC, FULL, swollen, { planted: ['T-01', 'T-02', 'T-05', 'T-07'], ...looks({ 'both-sides': 'one' }) }, 53),

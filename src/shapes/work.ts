@@ -1,7 +1,7 @@
 import { SPOTS } from '../core/kinds/look';
 import { HAZARDS } from '../core/defects/severity';
 import { INSULATION_STAGES } from '../core/mineral/insulation';
-import { DEFECT_STATES, GRADES, HABITS, SEAL_FATES, WHYS } from '../core/record/types';
+import { DEFECT_STATES, GRADES, ARMOUR_FINISHES, HABITS, SEAL_FATES, WHYS } from '../core/record/types';
 import {
   Name,
   Flag,
@@ -34,6 +34,11 @@ class EnclosureTypeShape {
   @Text(40) ingress!: string;
 }
 
+class UsualMinutesShape {
+  @Means('Words of a step of the work.') @Text(40) step!: string;
+  @Means('Minutes that it takes here.') @Num({ min: 0, max: 1440 }) minutes!: number;
+}
+
 class SeverityDays {
   @Num({ min: 0, max: 3650, whole: true }) 4!: number;
   @Num({ min: 0, max: 3650, whole: true }) 3!: number;
@@ -54,6 +59,7 @@ export class SiteShape {
   @Nested(() => SeverityDays) severityDays!: SeverityDays;
   @TimeZone() timeZone!: string;
   @Optional() @NestedList(() => EnclosureTypeShape) enclosureTypes?: EnclosureTypeShape[];
+  @Optional() @NestedList(() => UsualMinutesShape) usualMinutes?: UsualMinutesShape[];
 }
 
 export class IdOnlyShape {
@@ -119,12 +125,21 @@ export class PourSetShape {
   @Nullable() @Time() lookedAt!: string | null;
 }
 
+class ArmourEndShape {
+  @OneOf(ARMOUR_FINISHES) finish!: string;
+  @Means('Length of the piece, tube or bushing, mm; 0 for a window.')
+  @Num({ min: 0, max: 10_000 })
+  finishMm!: number;
+  @Means('Armour past the block, mm.') @Num({ min: 0, max: 10_000 }) overhangMm!: number;
+}
+
 export class MakeOffShape {
   @IdText() id!: string;
   @IdText() entry!: string;
   @IdText() round!: string;
   @OneOf(WHYS) why!: string;
   @OneOf(HABITS) habit!: string;
+  @Optional() @Nullable() @Nested(() => ArmourEndShape) armourEnd?: ArmourEndShape | null;
 }
 
 export class TickShape {

@@ -20,12 +20,16 @@ const NONE = '-';
 
 /** A choice of one record out of many, found by typing a part of its name. */
 export default function RecordSelect({ value, none, records, onChange, ...rest }: RecordSelectProps) {
+  const shown = () => records.find((one) => one.value === value)?.label ?? none;
   return (
     <Select
       {...rest}
       size="md"
       mb="xs"
       searchable
+      // What stands there is a choice, no search: the first letter replaces it.
+      onClick={({ currentTarget: field }) => field.value === shown() && field.select()}
+      onFocus={({ currentTarget: field }) => field.select()}
       allowDeselect={false}
       limit={MOST_SHOWN}
       nothingFoundMessage="Nothing matches"

@@ -15,7 +15,15 @@ export function applyMakeOffStart(draft: Draft, payload: Payloads['makeoff.start
     throw new Refusal('invalid', 'entry', 'work.running');
   }
   const { at, site } = draft.command;
-  draft.put('makeoff', { ...payload, site, ticks: [], by: draft.person, at, finished: null });
+  draft.put('makeoff', {
+    armourEnd: null,
+    ...payload,
+    site,
+    ticks: [],
+    by: draft.person,
+    at,
+    finished: null,
+  });
 }
 
 /** Says that a step is done, or that its hold point is passed over and why; saying it again replaces it. */

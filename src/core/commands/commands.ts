@@ -87,7 +87,8 @@ export type Payloads = {
   'look.together': { entry: Id; round: Id; spot: Spot; answers: Pick<Look, 'id' | 'look'>[] };
   'pour.record': Omit<Fields<Pour>, 'by' | 'at'>;
   'pour.edit': Edit<Pick<Pour, 'id' | 'lowestC' | 'lookedAt'> & { packedAt: string }>;
-  'makeoff.start': Pick<MakeOff, 'id' | 'entry' | 'round' | 'why' | 'habit'>;
+  'makeoff.start': Pick<MakeOff, 'id' | 'entry' | 'round' | 'why' | 'habit'> &
+    Partial<Pick<MakeOff, 'armourEnd'>>;
   'makeoff.tick': { id: Id } & Pick<Tick, 'step' | 'initials' | 'skipped'>;
   'makeoff.untick': { id: Id; step: string };
   'insulation.start': Omit<Fields<InsulationTest>, 'by' | 'at' | 'readings'>;

@@ -4,17 +4,18 @@ import type { AnyCommand } from '../commands/commands';
 import { KIND_IDS } from '../record/kind-ids';
 import { KINDS } from '../kinds/kinds';
 import type { MemorySlice } from '../record/slice';
-import type { Why } from '../record/types';
+import type { ArmourEnd, Why } from '../record/types';
 import { currentRound, dossierOf } from '../rulebook/dossier';
 import { judge } from '../rulebook/judge';
 import { dossierWith, recordsWith, type Change } from '../rulebook/sound-entry.test.data';
 import { statement } from '../words/en/findings';
+import { TIMED_STEPS } from '../words/en/kinds/steps';
 import { clocksOfSite } from './clocks';
 import { cutMarks } from './marks';
 import { planOf } from './plan';
 
 const steps = (change: Change, habit: 'body-first' | 'cable-first' = 'body-first', why: Why = 'make-off') =>
-  planOf(dossierWith(change), habit, why, null);
+  planOf(dossierWith(change), { habit, why }, null);
 let made = 0;
 const give = (slice: MemorySlice, kind: string, payload: object, at = '2026-03-04T12:00:00.000Z') => {
   const command = { id: `m${++made}`, kind, site: 's', at, payload };
@@ -153,6 +154,48 @@ describe('the plan', () => {
   );
 });
 
+describe('how long a step takes', () => {
+  const minutes = (change: Change, words: string) =>
+    steps(change).all.find((step) => step.words === words)!.minutes;
+  it('is what the site says, else what it usually takes', () => {
+    const here = { site: { usualMinutes: [{ step: 'spread', minutes: 11 }] } };
+    expect([minutes({}, 'spread'), minutes(here, 'spread'), minutes(here, 'dry-clamp')]).toEqual([3, 11, 6]);
+  });
+  it('has a title for every step of every kind', () =>
+    expect(
+      KIND_IDS.flatMap((kind) => KINDS[kind].steps.map(({ words }) => words)).filter(
+        (words) => !(words in TIMED_STEPS),
+      ),
+    ).toEqual([]));
+});
+
+describe('the finish of the armour in a bonded block', () => {
+  const marks = (armourEnd: ArmourEnd | null) =>
+    planOf(
+      dossierWith({ kind: 'transit-block-bonded' }),
+      { habit: 'body-first', why: 'make-off', armourEnd },
+      null,
+    ).marks;
+  it('is its own sheath, as long as the overhang, where nobody chose', () =>
+    expect(marks(null).marks.map(({ id }) => id)).toEqual(['block-jacket', 'block-piece', 'block-armour']));
+  it('needs no second cut under a tube, and moves the armour’s cut with its overhang', () => {
+    const { overhangMm, blockDepthMm } = marks(null).block!.sheet;
+    const longer = marks({ finish: 'tube', finishMm: overhangMm, overhangMm: overhangMm + 6 });
+    expect(longer.marks.map(({ id }) => id)).toEqual(['block-jacket', 'block-armour']);
+    expect(longer.marks[1]!.atMm).toBe(blockDepthMm + overhangMm + 6);
+    expect(longer.block!.found.faults).toEqual([]);
+    expect(marks({ finish: 'tube', finishMm: overhangMm + 1, overhangMm }).block!.found.faults).toEqual(['finish-inside']); // prettier-ignore
+  });
+});
+
+describe('a diaphragm', () => {
+  it('is closed by its clamp, and the inner sheath measured then', () => {
+    const { all } = steps({ kind: 'gland-diaphragm' });
+    const clamp = all.find(({ words }) => words === 'clamp-diaphragm')!;
+    expect([clamp.hold?.id, clamp.closing?.joint.joint]).toEqual(['inner-proud', 'clamp']);
+  });
+});
+
 describe('work on an entry', () => {
   it('goes on where it was, one at a time, and ends with the as-left record', () => {
     const slice = recordsWith();
@@ -162,7 +205,7 @@ describe('work on an entry', () => {
     give(slice, 'makeoff.tick', tick('body'));
     expect(() => give(slice, 'makeoff.tick', tick('mix'))).toThrow('step.none');
     const dossier = dossierOf(slice, 'e', currentRound(slice, 'e', 's'))!;
-    const plan = () => planOf(dossier, 'body-first', 'make-off', slice.get('makeoff', 'w'));
+    const plan = () => planOf(dossier, { habit: 'body-first', why: 'make-off' }, slice.get('makeoff', 'w'));
     expect(plan().next).toBe('safe');
     for (const { id } of plan().steps.slice(
       0,

@@ -1,5 +1,6 @@
 import { endMarks } from '../mineral/marks';
 import { bondedMarks, type BondedBlock, type BondedMarks } from '../transit/bonded-marks';
+import type { ArmourEnd } from '../record/types';
 import type { Dossier } from '../rulebook/dossier';
 import { kindOf } from '../rulebook/dossier';
 
@@ -42,12 +43,14 @@ const CUT_TOLERANCE_MM = 1;
 /**
  * Where a cable is cut for its gland, measured along it: conductors' tail from the terminal geometry, inner
  * sheath left proud of its seal, armour left for the clamp. Sources: the entry's record, the assembly sheet.
+ *
+ * @param armourEnd how the armour’s end is finished in a bonded block; null: as it usually is
  */
-export function cutMarks(dossier: Dossier): CutMarks {
+export function cutMarks(dossier: Dossier, armourEnd: ArmourEnd | null = null): CutMarks {
   const { entry, size } = dossier;
   const kind = kindOf(dossier);
   if (kind.mineral) return mineralMarks(dossier);
-  if (kind.transit === 'bonded') return blockMarks(dossier);
+  if (kind.transit === 'bonded') return blockMarks(dossier, armourEnd);
   // The cables of another transit run through uncut.
   if (kind.transit) return { from: 'conductor-ends', marks: [], tailMm: null, missing: [] };
   const tailMm = entry.tailMm;
@@ -78,14 +81,18 @@ export function cutMarks(dossier: Dossier): CutMarks {
   return { from, marks, tailMm, missing };
 }
 
-/** Marks of a cable in a bonded block: its own sheath, as long as the overhang, finishes the armour. */
-function blockMarks({ certificate }: Dossier): CutMarks {
+/** How the armour’s end is finished where nobody chose: a window where the sheet has one, else its own sheath. */
+export const usualEnd = ({ window, overhangMm }: BondedBlock): ArmourEnd =>
+  window
+    ? { finish: 'window', finishMm: 0, overhangMm: 0 }
+    : { finish: 'own-sheath', finishMm: overhangMm, overhangMm };
+
+/** Marks of a cable in a bonded block. */
+function blockMarks({ certificate }: Dossier, armourEnd: ArmourEnd | null): CutMarks {
   const from = 'block-face';
   const sheet = certificate?.sheet.transit?.bonded;
   if (!sheet) return { from, marks: [], tailMm: null, missing: ['bonded-block'] };
-  const finish = sheet.window ? 'window' : 'own-sheath';
-  const finishMm = sheet.window ? 0 : sheet.overhangMm;
-  const found = bondedMarks(sheet, { overhangMm: sheet.overhangMm, finish, finishMm });
+  const found = bondedMarks(sheet, armourEnd ?? usualEnd(sheet));
   const near = (id: Mark['id'], atMm: number): Mark => ({
     id,
     atMm,

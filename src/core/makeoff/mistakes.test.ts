@@ -16,9 +16,9 @@ const RELEVANT = MISTAKES.flatMap((one) =>
 /** The plan with every step ticked, and whatever else is given. */
 const planWith = (kind: (typeof KIND_IDS)[number], extra: string[] = []) => {
   const dossier = dossierWith({ kind, sheet: { shroud: 'shroud' } });
-  const ids = planOf(dossier, 'body-first', 'make-off', null).all.map(({ id }) => id);
+  const ids = planOf(dossier, { habit: 'body-first', why: 'make-off' }, null).all.map(({ id }) => id);
   const ticks = [...ids, ...extra].map((step) => ({ step, initials: 'AV', by: '', at: '', skipped: null }));
-  return planOf(dossier, 'body-first', 'make-off', { ticks } as unknown as MakeOff);
+  return planOf(dossier, { habit: 'body-first', why: 'make-off' }, { ticks } as unknown as MakeOff);
 };
 
 describe.each(RELEVANT)('%s at a %s', (_id, kind, mistake: Mistake) => {

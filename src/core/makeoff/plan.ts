@@ -72,7 +72,7 @@ export interface PlanStep {
   /** Keys of what comes out for a while at it, and of what goes back. */
   out: readonly string[];
   back: readonly string[];
-  /** How long it usually takes, min. */
+  /** How long it usually takes at the site, min. */
   minutes: number;
   /** Joint that it closes with its school, place or look at which that is recorded, and the right gap where it is by gap. */
   closing: { joint: Joint; answer: string | null; gap: GapScale | null } | null;
@@ -110,6 +110,9 @@ export interface Plan {
   next: string | null;
 }
 
+/** In which order, why, and with which finish of the armour’s end an entry is worked on. */
+type Way = Pick<MakeOff, 'habit' | 'why'> & Partial<Pick<MakeOff, 'armourEnd'>>;
+
 /**
  * The plan for an entry: what to slip on, where to cut, what to close how far, and where to stop and look.
  * Steps that do not apply are absent.
@@ -119,8 +122,7 @@ export interface Plan {
  */
 export function planOf(
   dossier: Dossier,
-  habit: Habit,
-  why: MakeOff['why'],
+  { habit, why, armourEnd = null }: Way,
   work: MakeOff | null,
   nowMs = 0,
 ): Plan {
@@ -141,7 +143,17 @@ export function planOf(
   const begin = own.filter(({ first }) => first).length;
   const all = [...steps.slice(0, begin), ...slipOn.map(slipStep), ...steps.slice(begin)];
   const next = all.find(({ tick }) => tick === null)?.id ?? null;
-  return { habit, slipOn, marks: cutMarks(dossier), tools, parts, steps, all, out: outNow(steps), next };
+  return {
+    habit,
+    slipOn,
+    marks: cutMarks(dossier, armourEnd),
+    tools,
+    parts,
+    steps,
+    all,
+    out: outNow(steps),
+    next,
+  };
 }
 
 /** What came out at a step that is ticked and has not gone back at another. */
@@ -223,7 +235,7 @@ function planStep(
   laid: Laid[],
   nowMs: number,
 ): PlanStep {
-  const { id, caution, tools, hold, reaches, pour, out, back, minutes } = step;
+  const { id, caution, tools, hold, reaches, pour, out, back } = step;
   return {
     id,
     words: handlingOf(step, dossier.cable?.armour?.type ?? null),
@@ -234,7 +246,7 @@ function planStep(
     pour,
     out,
     back,
-    minutes,
+    minutes: minutesOf(dossier, step),
     seen: step.seen.map((key) => ({ key, id: seenTick(key), tick: ticks.get(seenTick(key)) ?? null })),
     lays: step.lays ? laid : [],
     tries: step.tries ? triesOf(id, ticks) : null,
@@ -248,6 +260,10 @@ function planStep(
     tick: ticks.get(id) ?? null,
   };
 }
+
+/** As the site has it, else as it usually takes. */
+const minutesOf = ({ site }: Dossier, { words, minutes }: Step): number =>
+  site.usualMinutes.find((one) => one.step === words)?.minutes ?? minutes;
 
 function holdOf(dossier: Dossier, id: string, nowMs: number): Hold {
   if (isTestHold(id)) {

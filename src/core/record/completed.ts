@@ -31,7 +31,7 @@ const SIZE: Later = {
 
 /** Fields of each table that came since the first version. */
 export const LATER: Partial<Record<TableName, Later>> = {
-  site: { own: { scheme: 'zones', barrierSchool: '2013', enclosureTypes: [] } },
+  site: { own: { scheme: 'zones', barrierSchool: '2013', enclosureTypes: [], usualMinutes: [] } },
   area: {
     own: {
       division: null,
@@ -113,6 +113,7 @@ export const LATER: Partial<Record<TableName, Later>> = {
     },
   },
   look: LOOK,
+  makeoff: { own: { armourEnd: null } },
   insulation: { own: { entry: null } },
   defect: { own: { finding: null, language: 'en' } },
   packing: {

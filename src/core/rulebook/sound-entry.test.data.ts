@@ -175,7 +175,7 @@ export const SEALED_AT = '2026-03-03T09:10:00.000Z';
 /** When the end was cut: what is older does not count. */
 const CUT_AT = '2026-03-03T08:40:00.000Z';
 const filled = (at: string): MakeOff => ({
-  ...base, id: 'w', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first', by: 'A. Vell', finished: at, at: CUT_AT,
+  ...base, id: 'w', entry: 'e', round: 'r', why: 'make-off', habit: 'body-first', armourEnd: null, by: 'A. Vell', finished: at, at: CUT_AT,
   ticks: [{ step: 'fill', initials: 'AV', by: 'A. Vell', at, skipped: null }],
 }); // prettier-ignore
 const TESTS: InsulationTest[] = [
@@ -314,7 +314,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
   const records: [Written['table'], object][] = [
     ['site', {
       ...base, id: 's', name: 'Works', acceptance: 'guarded', references: 'iec-2013', scheme: 'zones', barrierSchool: '2013',
-      ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 }, enclosureTypes: [],
+      ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 }, enclosureTypes: [], usualMinutes: [],
       timeZone: 'UTC', lastSeal: null, ...change.site,
     }],
     ['area', {

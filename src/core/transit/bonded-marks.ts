@@ -40,7 +40,7 @@ export interface BondedMarks {
   faults: BondedFault[];
 }
 
-type BondedFault = 'contact' | 'overhang' | 'finish-inside' | 'window';
+export type BondedFault = 'contact' | 'overhang' | 'finish-inside' | 'window';
 
 /**
  * Where a cable is cut for a bonded block: the jacket off over the block’s braid section, the armour cut past its far

@@ -34,7 +34,7 @@ const slice = recordsWith({
     ],
   },
   instrument: { calibrations: [{ from: null, to: '2027-01-01', found: null, certificate: 'CAL 1' }] },
-  site: { enclosureTypes: [{ type: '4X', ingress: 'IP66' }] },
+  site: { enclosureTypes: [{ type: '4X', ingress: 'IP66' }], usualMinutes: [{ step: 'peel', minutes: 20 }] },
   references: [
     { id: 'x', site: 's', title: 'Ours', over: 'iec-2013', basis: [{ check: 'E-01', text: 'Own rule 1' }] },
   ],

@@ -19,6 +19,7 @@ import {
   type Field,
   type TableForm,
 } from './fields';
+import { TIMED_STEPS } from '../../core/words/en/kinds/steps';
 import { INSTRUMENT_WORDS, UNIT_TITLES } from '../../core/words/en/labels';
 import { CABLE_FORM } from './cable-form';
 import { CERTIFICATE_FORM } from './certificate-form';
@@ -189,6 +190,15 @@ export const SITE_FIELDS: readonly Field[] = [
     type: 'list',
     fields: [text('type', 'Type'), text('ingress', 'Rating', 'for example IP66')],
   },
+  {
+    path: 'usualMinutes',
+    title: 'Steps of the work that take longer or shorter here than they usually do',
+    type: 'list',
+    fields: [
+      pick('step', 'Step', Object.keys(TIMED_STEPS), TIMED_STEPS),
+      num('minutes', 'Takes here', 'min'),
+    ],
+  },
 ];
 
 /** A new site before anything is typed. */
@@ -205,4 +215,5 @@ export const blankSite = (id: string) => ({
   severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 },
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   enclosureTypes: [] as { type: string; ingress: string }[],
+  usualMinutes: [] as { step: string; minutes: number }[],
 });

@@ -1,7 +1,7 @@
 import { Table } from '@mantine/core';
 import type { Plan } from '../../core/makeoff/plan';
 import { figure } from '../../core/words/en/format';
-import { FROM_WORDS, MARK_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
+import { BONDED_FAULT_WORDS, FROM_WORDS, MARK_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
 import { drawBondedSection } from '../../drawing/transit/bonded-section';
 import { drawRuler, rulerStrips } from '../../drawing/makeoff/ruler';
 import { DrawingView } from '../../ui/heart/DrawingView';
@@ -28,9 +28,16 @@ function InBlock({ sheet, found }: NonNullable<Plan['marks']['block']>) {
   const drawing = drawBondedSection(sheet, found);
   const [left, top, right, bottom] = drawing.box;
   return (
-    <div className="plan-drawing">
-      <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={560} />
-    </div>
+    <>
+      {found.faults.map((fault) => (
+        <p key={fault} className="make-safe" role="alert">
+          {BONDED_FAULT_WORDS[fault]}
+        </p>
+      ))}
+      <div className="plan-drawing">
+        <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={560} />
+      </div>
+    </>
   );
 }
 

@@ -13,8 +13,10 @@ import { give } from '../hand/give';
 import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
 import { roundFor } from './round-for';
+import { useArmourEnd } from './use-armour-end';
 
 const PlanSheet = fetched(() => import('./PlanSheet'));
+const ArmourEndFields = fetched(() => import('./ArmourEndFields'));
 const ChooseEntry = fetched(() => import('./ChooseEntry'));
 
 interface StartWorkProps {
@@ -26,10 +28,6 @@ interface StartWorkProps {
 
 /** Before the work: which entry, why, in which order; and the plan that follows. */
 export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
-  const [why, setWhy] = useState<MakeOff['why']>(
-    () => WHYS.find((one) => one === parameter('why')) ?? 'make-off',
-  );
-  const [habit, setHabit] = useState<Habit>('body-first');
   if (!opened)
     return (
       <Later>
@@ -38,10 +36,6 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
     );
   const { dossier } = opened;
   const { entry } = dossier;
-  const start = () => {
-    const round = roundFor(dossier, slice, site, why);
-    if (round) give('makeoff.start', { id: device.id(), entry: entry.id, round, why, habit });
-  };
   return (
     <main id="main" className="work" tabIndex={-1}>
       <StartTitle dossier={dossier} />
@@ -52,9 +46,32 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
           Another entry
         </Button>
       </Group>
-      {missingFor(dossier) ? (
+      <Begin key={entry.id} slice={slice} site={site} dossier={dossier} />
+    </main>
+  );
+}
+
+/** What is said before the work begins, and the plan as it follows from it. */
+function Begin({ slice, site, dossier }: Pick<StartWorkProps, 'slice' | 'site'> & { dossier: Dossier }) {
+  const [why, setWhy] = useState<MakeOff['why']>(
+    () => WHYS.find((one) => one === parameter('why')) ?? 'make-off',
+  );
+  const [habit, setHabit] = useState<Habit>('body-first');
+  const choice = useArmourEnd(dossier);
+  const start = () => {
+    const armourEnd = choice ? choice.need() : null;
+    if (choice && !armourEnd) return;
+    const round = roundFor(dossier, slice, site, why);
+    const entry = dossier.entry.id;
+    if (round) give('makeoff.start', { id: device.id(), entry, round, why, habit, armourEnd });
+  };
+  const missing = missingFor(dossier);
+  const plan = planOf(dossier, { habit, why, armourEnd: choice?.end }, null);
+  return (
+    <>
+      {missing ? (
         <p className="make-safe" role="alert">
-          {missingFor(dossier)}
+          {missing}
         </p>
       ) : (
         <form
@@ -63,7 +80,14 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
             start();
           }}
         >
-          <StartFields dossier={dossier} why={why} onWhy={setWhy} habit={habit} onHabit={setHabit} />
+          <FieldGrid min={260} gap="0 18px" maw={720}>
+            <StartFields dossier={dossier} why={why} onWhy={setWhy} habit={habit} onHabit={setHabit} />
+            {choice && why === 'make-off' && (
+              <Later>
+                <ArmourEndFields {...choice} />
+              </Later>
+            )}
+          </FieldGrid>
           <Group gap="sm" my="sm">
             <Button type="submit">Start the work</Button>
             <Button variant="default" onClick={() => window.print()}>
@@ -73,9 +97,9 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
         </form>
       )}
       <Later>
-        <PlanSheet dossier={dossier} plan={planOf(dossier, habit, why, null)} />
+        <PlanSheet dossier={dossier} plan={plan} />
       </Later>
-    </main>
+    </>
   );
 }
 
@@ -110,7 +134,7 @@ interface StartFieldsProps {
 function StartFields({ dossier, why, onWhy, habit, onHabit }: StartFieldsProps) {
   const { transit, mineral, pot } = KINDS[dossier.entry.kind];
   return (
-    <FieldGrid min={260} gap="0 18px" maw={720}>
+    <>
       <NativeSelect
         mb="xs"
         label="The entry is"
@@ -130,6 +154,6 @@ function StartFields({ dossier, why, onWhy, habit, onHabit }: StartFieldsProps) 
           onChange={(event) => onHabit(event.currentTarget.value as Habit)}
         />
       )}
-    </FieldGrid>
+    </>
   );
 }

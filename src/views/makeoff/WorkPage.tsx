@@ -47,7 +47,7 @@ export function WorkPage(props: Props) {
         </h1>
         <p>
           {kindTitle(entry.kind)}, {certificate?.number}, {size?.size} ({size?.thread}), cable {cable?.tag};{' '}
-          {WHY_WORDS[work.why]}.{!cable?.mineral && ` ${HABIT_WORDS[work.habit]}.`}
+          {WHY_WORDS[work.why]}.{!cable?.mineral && ` ${HABIT_WORDS[work.habit]}.`} {minutesLeft(plan)}
         </p>
       </header>
       <div className="work-columns">
@@ -71,6 +71,12 @@ export function WorkPage(props: Props) {
       </Later>
     </main>
   );
+}
+
+/** How long the hands are still busy; nothing once every step is ticked. */
+function minutesLeft({ all }: Plan): string {
+  const left = all.filter(({ tick }) => tick === null).reduce((sum, { minutes }) => sum + minutes, 0);
+  return left > 0 ? `About ${left} min of work left, without the waiting.` : '';
 }
 
 /** The entry as the step in hand leaves it, or the parts on the cable while they are slipped on. */

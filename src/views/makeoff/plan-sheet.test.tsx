@@ -14,7 +14,7 @@ import { supplyTitle } from '../../core/words/en/supplies';
 
 const sheet = (change: Change, why: 'make-off' | 'opening' = 'make-off', habit: Habit = 'body-first') => {
   const dossier = dossierWith(change);
-  const plan = planOf(dossier, habit, why, null);
+  const plan = planOf(dossier, { habit, why }, null);
   const page = (
     <MantineProvider>
       <PlanSheet dossier={dossier} plan={plan} />
@@ -88,6 +88,7 @@ describe('work at a site', () => {
       round: 'r',
       why: 'make-off',
       habit: 'body-first',
+      armourEnd: null,
       ticks: [],
       by: '',
       at,

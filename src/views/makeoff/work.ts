@@ -13,6 +13,9 @@ export function workOf(slice: Slice, entry: Id): MakeOff | null {
   return works.find(({ finished }) => finished === null) ?? works[works.length - 1] ?? null;
 }
 
+/** Work before it begins. */
+const NEW = { habit: 'body-first', why: 'make-off' } as const;
+
 /** Everything that a page of the make-off shows of one entry; null for an entry that is gone. */
 export function openWork(
   slice: Slice,
@@ -26,7 +29,7 @@ export function openWork(
   const round = (running && slice.get('round', running.round)) ?? currentRound(slice, entryId, entry.site);
   const dossier = dossierOf(slice, entryId, round);
   if (!dossier) return null;
-  const plan = planOf(dossier, running?.habit ?? 'body-first', running?.why ?? 'make-off', running, nowMs);
+  const plan = planOf(dossier, running ?? NEW, running, nowMs);
   return { dossier, work: running, plan };
 }
 

@@ -1,18 +1,30 @@
 import { Box, Button, Group, Table } from '@mantine/core';
+import { useMemo, useState } from 'react';
 import { FieldGrid } from '../../ui/FieldGrid';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { oneMore } from '../../core/rulebook/transit-one-more';
-import type { TransitSheet, Why } from '../../core/record/types';
+import type { Slice } from '../../core/record/slice';
+import type { Cable, PackedOpening, TransitSheet, Why } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { coringFor, placedIn, sealantOpening } from '../../core/rulebook/transit-sealed';
+import { changeBlock, freshBlock } from '../../core/rulebook/transit-planned';
 import { openingMm2 } from '../../core/transit/sealant';
-import { count, figure } from '../../core/words/en/format';
+import { count, figure, known } from '../../core/words/en/format';
 import { drawCoring } from '../../drawing/transit/coring';
 import { DrawingView } from '../../ui/heart/DrawingView';
+import RecordSelect from '../../ui/RecordSelect';
 
-/** One more cable: every spare that can take it, or where a hole can be cored. */
-export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet: TransitSheet }) {
+interface OneMoreProps {
+  slice: Slice;
+  dossier: Dossier;
+  sheet: TransitSheet;
+  /** Keeps the packing with the new cable in its place; what is said of it. */
+  onPut: (openings: PackedOpening[], words: string) => void;
+}
+
+/** One more cable: every spare that can take it, or where a hole can be cored; and putting it there. */
+export default function OneMoreTab({ slice, dossier, sheet, onPut }: OneMoreProps) {
   const diameter = useMeasure('length');
   const off = useMeasure('length');
   // A bonded block takes the jacket on one side and the armour on the other.
@@ -21,9 +33,15 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
   const armourMm = armour.value !== null && armour.value > 0 ? armour.value : null;
   const mm = diameter.value !== null && diameter.value > 0 ? diameter.value : null;
   const u = off.value;
+  const [cable, setCable] = useState<Cable | null>(null);
+  const put = (openings: PackedOpening[], place: string) => {
+    onPut(openings, `${cable!.tag} is in ${place}. Peel, count and measure it there.`);
+    setCable(null);
+  };
   return (
     <>
-      <FieldGrid min={200} maw={520}>
+      <FieldGrid min={200} maw={780}>
+        <NewCable slice={slice} dossier={dossier} cable={cable} onChoose={setCable} />
         <MeasureInput label="Diameter of the new cable" {...fieldOf(diameter)} />
         {bonded && <MeasureInput label="Over its armour" {...fieldOf(armour)} />}
         <MeasureInput label="It may be off by" {...fieldOf(off)} />
@@ -45,9 +63,17 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
         u !== null &&
         (!bonded || armourMm !== null) &&
         (sheet.sealant ? (
-          <Coring dossier={dossier} sheet={sheet} mm={mm + u} />
+          <Coring dossier={dossier} sheet={sheet} mm={mm + u} cable={cable} onPut={put} />
         ) : (
-          <Spares dossier={dossier} sheet={sheet} mm={mm} armourMm={bonded ? armourMm : null} u={u} />
+          <Spares
+            dossier={dossier}
+            sheet={sheet}
+            mm={mm}
+            armourMm={bonded ? armourMm : null}
+            u={u}
+            cable={cable}
+            onPut={put}
+          />
         ))}
     </>
   );
@@ -57,7 +83,53 @@ export default function OneMoreTab({ dossier, sheet }: { dossier: Dossier; sheet
 const workOf = ({ entry }: Dossier, why: Why): string =>
   `/makeoff/?site=${entry.site}&entry=${entry.id}&why=${why}`;
 
-interface SparesProps {
+/** Which cable of the dossier it is, so that it can be put where it fits. */
+function NewCable({
+  slice,
+  dossier,
+  cable,
+  onChoose,
+}: Pick<OneMoreProps, 'slice' | 'dossier'> & {
+  cable: Cable | null;
+  onChoose: (cable: Cable | null) => void;
+}) {
+  const { site, transit } = dossier;
+  const free = useMemo(
+    () =>
+      slice
+        .by('cable', 'site', site.id)
+        .filter(({ id }) => !transit?.cables.has(id))
+        .map(({ id, tag, outerMm }) => ({ value: id, label: `${tag}, ${known(outerMm, 'mm', 1)}` })),
+    [slice, site.id, transit?.cables],
+  );
+  return (
+    <RecordSelect
+      label="New cable"
+      value={cable?.id ?? ''}
+      none="not in the dossier yet"
+      records={free}
+      onChange={(id) => onChoose(slice.get('cable', id) ?? null)}
+    />
+  );
+}
+
+/** What is put where, once the cable is chosen. */
+interface PutProps {
+  cable: Cable | null;
+  onPut: (openings: PackedOpening[], place: string) => void;
+}
+
+/** The press that puts the cable there; before one is chosen it says what is missing. */
+const Put = ({ cable, onPress }: { cable: Cable | null; onPress: () => void }) =>
+  cable ? (
+    <Button variant="default" onClick={onPress}>
+      Put {cable.tag} here
+    </Button>
+  ) : (
+    <span className="quiet">choose the new cable above</span>
+  );
+
+interface SparesProps extends PutProps {
   dossier: Dossier;
   sheet: TransitSheet;
   mm: number;
@@ -66,7 +138,8 @@ interface SparesProps {
   u: number;
 }
 
-function Spares({ dossier, sheet, mm, armourMm, u }: SparesProps) {
+function Spares({ dossier, sheet, mm, armourMm, u, cable, onPut }: SparesProps) {
+  const openings = (dossier.transit?.openings ?? []).map(({ packed }) => packed);
   const of = (meanMm: number) => ({ minMm: meanMm, maxMm: meanMm, meanMm, expandedUncertaintyMm: u });
   const found = (dossier.transit?.openings ?? []).flatMap(({ frame, packed, blocks }) => {
     const taking = (meanMm: number) => oneMore(blocks, packed.rows.length, sheet, of(meanMm));
@@ -102,6 +175,7 @@ function Spares({ dossier, sheet, mm, armourMm, u }: SparesProps) {
             <Table.Th scope="col">Comes out first</Table.Th>
             <Table.Th scope="col">Layers to peel</Table.Th>
             <Table.Th scope="col">Spares left</Table.Th>
+            <Table.Th scope="col">Put it there</Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
@@ -118,6 +192,19 @@ function Spares({ dossier, sheet, mm, armourMm, u }: SparesProps) {
                   `; armour side ${armourSide.layers.join(' + ')}, gap ${figure(armourSide.gapMm, 1)} mm`}
               </Table.Td>
               <Table.Td className="figures">{sparesLeft}</Table.Td>
+              <Table.Td>
+                <Put
+                  cable={cable}
+                  onPress={() =>
+                    onPut(
+                      changeBlock(openings, { opening, row, column, index }, () =>
+                        freshBlock(cable!.id, armourMm !== null),
+                      ),
+                      `opening ${opening}, row ${row + 1}, place ${column + 1}`,
+                    )
+                  }
+                />
+              </Table.Td>
             </Table.Tr>
           ))}
         </Table.Tbody>
@@ -126,8 +213,15 @@ function Spares({ dossier, sheet, mm, armourMm, u }: SparesProps) {
   );
 }
 
-function Coring({ dossier, sheet, mm }: { dossier: Dossier; sheet: TransitSheet; mm: number }) {
+interface CoringProps extends PutProps {
+  dossier: Dossier;
+  sheet: TransitSheet;
+  mm: number;
+}
+
+function Coring({ dossier, sheet, mm, cable, onPut }: CoringProps) {
   const sealant = sheet.sealant!;
+  const openings = (dossier.transit?.openings ?? []).map(({ packed }) => packed);
   return (
     <>
       {(dossier.transit?.openings ?? []).map(({ frame, packed }) => {
@@ -156,9 +250,28 @@ function Coring({ dossier, sheet, mm }: { dossier: Dossier; sheet: TransitSheet;
                 : `There is no room for a hole of ${figure(coring.punchMm, 1)} mm with the least distances kept.`}{' '}
               Fill afterwards {figure(fill, 1)} %, at most {figure(sealant.maxFillPct, 0)} %.
             </p>
+            {coring.best && fill <= sealant.maxFillPct && (
+              <Put
+                cable={cable}
+                onPress={() =>
+                  onPut(withCored(openings, frame.label, cable!.id, coring.best!), `opening ${frame.label}`)
+                }
+              />
+            )}
           </section>
         );
       })}
     </>
   );
 }
+
+/** The packing with one more cable where its hole lies furthest from everything, its diameter still to be read. */
+const withCored = (
+  openings: readonly PackedOpening[],
+  label: string,
+  cable: string,
+  { xMm, yMm }: { xMm: number; yMm: number },
+): PackedOpening[] =>
+  openings.map((one) =>
+    one.label === label ? { ...one, cables: [...one.cables, { cable, xMm, yMm, readings: [] }] } : one,
+  );

@@ -106,7 +106,15 @@ function Panel(props: PanelProps) {
         The frame and its openings are not recorded. Record them on the entry, under Dossier, Entries.
       </p>
     );
-  if (tab === 'more') return <OneMoreTab dossier={dossier} sheet={sheet} />;
+  if (tab === 'more')
+    return (
+      <OneMoreTab
+        slice={slice}
+        dossier={dossier}
+        sheet={sheet}
+        onPut={(openings, words) => void keep(dossier, openings, words)}
+      />
+    );
   if (tab === 'board') return <BoardOf {...props} sheet={sheet} />;
   if (sheet.blocks.length === 0)
     return <p>Sealant is planned on the board itself: drag the cables to where they go.</p>;

@@ -63,6 +63,12 @@ export const CLAMP_SHUT = step('clamp', {
   grip: grip('entry-item', 'clamp-nut'),
   tools: ['two-spanners'],
 });
+/** Where a diaphragm seals: how far the inner sheath stands proud of it is read once the clamp is shut. */
+export const CLAMP_SHUT_PROUD = as(CLAMP_SHUT, {
+  words: 'clamp-diaphragm',
+  hold: 'inner-proud',
+  tools: ['two-spanners', 'caliper'],
+});
 export const RING_FACE = step('ring-face', { seen: ['ring-face', 'ring-range'], minutes: 2 });
 export const RING_WAY = step('ring-way', { hold: 'ring-thick-end', minutes: 1 });
 export const CAP_ON = anew('cap', { tools: ['cap-or-tape'], out: ['tip-cap'], minutes: 1 });

@@ -29,6 +29,8 @@ export interface Site extends Base {
   severityDays: { 4: number; 3: number; 2: number; 1: number };
   /** Ingress that an enclosure type of the division scheme stands for; never read backwards. */
   enclosureTypes: { type: string; ingress: string }[];
+  /** How long steps of the work take here, min, where that is known better; by the words of the step. */
+  usualMinutes: { step: string; minutes: number }[];
   /** IANA time zone in which days are counted. */
   timeZone: string;
   /** Hash of the newest sealed inspection of the site; null before the first. */

@@ -106,12 +106,25 @@ export type Habit = (typeof HABITS)[number];
 export const WHYS = ['make-off', 'opening', 'cable-out', 'cable-in'] as const;
 export type Why = (typeof WHYS)[number];
 
+/** How the end of a cable’s armour is finished behind a bonded block. */
+export const ARMOUR_FINISHES = ['own-sheath', 'tube', 'bushing', 'window'] as const;
+export type ArmourFinish = (typeof ARMOUR_FINISHES)[number];
+
+/** Finish of the armour’s end, and how far the armour goes past the block; mm, 0 and 0 for a window. */
+export interface ArmourEnd {
+  finish: ArmourFinish;
+  finishMm: number;
+  overhangMm: number;
+}
+
 /** Work on one entry, step by step: new, or opened up. */
 export interface MakeOff extends Base {
   entry: Id;
   round: Id;
   why: Why;
   habit: Habit;
+  /** In a bonded block; null: its own sheath, as long as the sheet’s overhang, or not a bonded block. */
+  armourEnd: ArmourEnd | null;
   /** Steps that are done or skipped, in the order in which that was said. */
   ticks: Tick[];
   by: string;

@@ -25,7 +25,7 @@ describe('how far a joint is closed', () => {
   });
   it('by gap, with the gap for the cable as measured', () => {
     const joints = [{ joint: 'outer-seal' as const, school: 'gap' as const, range: null }];
-    const plan = planOf(dossierWith({ sheet: { joints } }), 'body-first', 'make-off', null);
+    const plan = planOf(dossierWith({ sheet: { joints } }), { habit: 'body-first', why: 'make-off' }, null);
     const { closing } = plan.steps.find(({ id }) => id === 'outer-seal')!;
     expect(closingWords(closing!)).toMatch(
       /until the gap under the back nut is [\d.]+ to [\d.]+ mm, on a cable of 20\.7/,

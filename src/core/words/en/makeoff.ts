@@ -3,7 +3,8 @@ import type { Clock } from '../../makeoff/clocks';
 import type { CutMarks, Mark } from '../../makeoff/marks';
 import type { PlanStep } from '../../makeoff/plan';
 import { jointTitle } from './kinds/titles';
-import type { Habit, MakeOff } from '../../record/types';
+import type { ArmourFinish, Habit, MakeOff } from '../../record/types';
+import type { BondedFault } from '../../transit/bonded-marks';
 import { figure, limits } from './format';
 
 export const HABIT_WORDS: Record<Habit, string> = {
@@ -32,6 +33,24 @@ export const FROM_WORDS: Record<CutMarks['from'], string> = {
   'inner-cut': 'cut of the inner sheath',
   'square-cut': 'fresh square cut',
   'block-face': 'block’s jacket-side face',
+};
+
+/** How the end of the armour is finished behind a bonded block. */
+export const FINISH_WORDS: Record<ArmourFinish, string> = {
+  'own-sheath': 'a piece of its own sheath',
+  tube: 'a shrunk tube',
+  bushing: 'a bushing',
+  window: 'a window in the jacket, nothing to finish',
+};
+
+/** What does not go together with the sheet of a bonded block, and what to do. */
+export const BONDED_FAULT_WORDS: Record<BondedFault, string> = {
+  contact:
+    'The braid section of the sheet is shorter than the contact that it asks for. Correct the sheet under Certificates.',
+  overhang: 'The armour goes less far past the block than the sheet asks. Cut it longer.',
+  'finish-inside':
+    'The finish is longer than the armour’s overhang: it would lie under the block. Shorten it, or leave more armour.',
+  window: 'The sheet allows no window. Choose another finish.',
 };
 
 export const WHY_WORDS: Record<MakeOff['why'], string> = {

@@ -43,6 +43,7 @@ export const STEP_WORDS: Record<string, StepWords> = {
   'seal-nut': say('Cable against the cone; close the seal nut.', 'Push the cable in against the cone while the nut turns.'),
   'inner-plain': say('Close the inner seal on the bare sheath.', 'Which of the two seals is closed first, the sheet says.'),
   clamp: say('Close the clamp again, by the same figure.'),
+  'clamp-diaphragm': say('Close the clamp again, by the sheet’s own figure for this gland.', 'No inner nut closes the diaphragm: it grips by its lip. Then measure how far the inner sheath stands proud.'),
   cores: say('Cut fillers, foil and tapes flush at the crotch; spread the cores.', 'Clean and dry; screens and drain wires as the sheet says. The cable is out of the gland for this.'),
   'cores-bundled': say('Core jacket and binders left a short way past the armour; the rest off.', 'The conductors are bundled with tape.'),
   mix: say('Mix the compound to its ratio; write down batch, expiry, temperature and time.', 'Kneaded until it is one colour without streaks. The cores are spread before it is mixed.'),

@@ -188,6 +188,13 @@ const wordsOf = ({ words }: { words: string }): StepWords => STEP_WORDS[words] ?
 /** What a step says. */
 export const stepTitle = (step: { words: string }): string => wordsOf(step).title;
 
+/** Titles of the steps by the words that the site's minutes name them by: one for every armour. */
+export const TIMED_STEPS: Readonly<Record<string, string>> = Object.fromEntries(
+  Object.entries(STEP_WORDS)
+    .filter(([words]) => !words.startsWith('cut-armour-') || words === 'cut-armour-wire')
+    .map(([words, { title }]) => [words === 'cut-armour-wire' ? 'cut-armour' : words, title]),
+);
+
 /** How a hand does it; empty where the title says it all. */
 export const stepHandling = (step: { words: string }): string => wordsOf(step).how;
 
