@@ -3,6 +3,7 @@ import { partTick, seenTick, tryTick } from '../src/core/kinds/ticks';
 import { addDrying } from './mineral';
 import { entryId, type EntrySpec, type Script, type SiteSpec } from './spec';
 import { cableOf } from './scenario';
+import { addPacking } from './transits';
 
 const MINUTE_MS = 60_000;
 const BY = 'M. Okonjo';
@@ -35,6 +36,8 @@ export function addWork(script: Script, spec: SiteSpec): void {
     const of = { entry: entryId(spec, entry), round };
     const why = entry.work === 'opened' ? 'opening' : 'make-off';
     script.add('makeoff.start', { id: work, ...of, why, habit: 'body-first' }, at, BY);
+    // The rows that are in are counted and looked at; the others lie ready.
+    if (entry.transit) addPacking(script, spec, entry, ago(minutes - 1), BY);
     const { parts, steps } = KINDS[entry.kind];
     const own = steps.filter(({ whys }) => whys.includes(why));
     const first = own.filter((step) => step.first).map(({ id }) => id);

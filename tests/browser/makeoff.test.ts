@@ -119,16 +119,32 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
   });
 });
 
+/** A make-off of each kind, and an opening, as the demo has them under way. */
+const UNDER_WAY = [
+  'ax-34-a', 'ax-34-b', 'ax-34-c', 'ax-34-d', 'ax-34-e', 'ax-34-f', 'ax-34-g', 'ax-34-h', 'ax-34-i', 'ws-61-f',
+  'ax-34-m', 'ax-34-n', 'tr-1-c', 'tr-3-e', 'cb-1-e', 'tr-4-g',
+]; // prettier-ignore
+
 describe('the plan', () => {
-  it('prints on a front and a back, on either paper, and its ruler measures right', async () => {
+  it('of every kind prints on a front and a back, on either paper', async () => {
+    const { page } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/site/');
+    for (const entry of UNDER_WAY) {
+      await page.goto(`${demo.served.address}/makeoff/?site=marrowick&entry=mb-${entry}`);
+      await page.waitForSelector('.plan-sheet .plan-steps li');
+      for (const format of ['A4', 'Letter'] as const) {
+        const pdf = Buffer.from(await page.pdf({ format })).toString('latin1');
+        const pages = pdf.match(/\/Type\s*\/Page\b/g)?.length;
+        expect([entry, format, pages]).toEqual([entry, format, 2]);
+      }
+    }
+    await page.close();
+  });
+
+  it('has a ruler that measures right', async () => {
     const { page } = await openPage(demo.browser);
     await openAs(page, demo.served, 'A. Vell', '/makeoff/?site=marrowick&entry=mb-ax-34-a');
-    await page.waitForSelector('.step.open');
     await page.waitForSelector('.plan-sheet');
-    for (const format of ['A4', 'Letter'] as const) {
-      const pdf = Buffer.from(await page.pdf({ format })).toString('latin1');
-      expect([format, pdf.match(/\/Type\s*\/Page\b/g)?.length]).toEqual([format, 2]);
-    }
     await page.emulateMediaType('print');
     const strips = await page.$$eval('.plan-sheet .paper-only .strip svg', (all) =>
       all.map((svg) => {

@@ -96,6 +96,9 @@ describe('the plan', () => {
     const plan = steps({ kind: 'transit-block' });
     expect(plan.marks.marks).toEqual([]);
     expect(plan.parts).toEqual([[{ is: 'block-pair', sizeMm: 30 }, 2], [{ is: 'stay-plate' }, 1], [{ is: 'compression-unit' }, 1]]); // prettier-ignore
+    const sealed = steps({ kind: 'transit-sealant' }).parts;
+    expect(sealed.map(([{ is }]) => is)).toEqual(['sleeve', 'sealant']);
+    expect(sealed.every(([, count]) => count > 0)).toBe(true);
   });
   it('leaves out what does not apply', () => {
     const plan = steps({});

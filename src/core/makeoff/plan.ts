@@ -1,5 +1,5 @@
 import { partsOf } from '../finder/schedule';
-import type { Supply } from '../finder/supply';
+import type { Counted, Supply } from '../finder/supply';
 import { CandidateJudge } from '../finder/candidate';
 import { needOf } from '../finder/need';
 import { lookOf, placeOf } from '../kinds/kinds';
@@ -10,12 +10,12 @@ import { DIAMETERS } from '../kinds/places';
 import { jointAnswer } from '../kinds/joints';
 import { handlingOf, isTestHold, MEASURE } from '../kinds/steps';
 import { layTick, MOST_TRIES, partTick, seenTick, tryTick } from '../kinds/ticks';
-import type { Habit, Joint, MakeOff, PackedOpening, Tick } from '../record/types';
-import { pickList } from '../rulebook/transit-planned';
+import type { Habit, Joint, MakeOff, Tick } from '../record/types';
 import { askedLooks, askedPlaces, holdsOf, stepsOf } from '../rulebook/asked';
 import { holdIsMet } from '../rulebook/mineral-records';
 import { groupsOf, kindOf, type Dossier } from '../rulebook/dossier';
 import { gapScale, type GapScale } from '../rulebook/gap-scale';
+import { partsOfFrame } from './frame-parts';
 import { cutMarks, type CutMarks } from './marks';
 
 /** A hold point: what has to be answered before the work goes on. */
@@ -100,7 +100,7 @@ export interface Plan {
   marks: CutMarks;
   /** Keys of every tool. */
   tools: string[];
-  parts: [part: Supply, count: number][];
+  parts: Counted[];
   steps: PlanStep[];
   /** Everything in the order of the hands: the steps, with the parts slipped on between them. */
   all: PlanStep[];
@@ -300,7 +300,7 @@ function toolFor(closing: PlanStep['closing']): string[] {
 /** What has to be fetched; for an opening only the seals and the compound that are replaced. */
 function partsFor(dossier: Dossier, why: MakeOff['why']): Plan['parts'] {
   const { cable, certificate, size, transit } = dossier;
-  if (transit) return why === 'make-off' ? partsOfTransit(transit.openings.map(({ packed }) => packed)) : [];
+  if (transit) return why === 'make-off' ? partsOfFrame(dossier) : [];
   if (!cable || !certificate || !size) return [];
   if (why !== 'make-off') {
     const seals = size.inner ? (['outer-seal', 'inner-seal'] as const) : (['outer-seal'] as const);
@@ -308,15 +308,4 @@ function partsFor(dossier: Dossier, why: MakeOff['why']): Plan['parts'] {
   }
   const judge = new CandidateJudge(needOf(dossier, cable, true), '');
   return partsOf(cable, judge.judge(certificate, size));
-}
-
-/** Blocks by size, plates and compression units of a frame that is packed. */
-function partsOfTransit(openings: readonly PackedOpening[]): Plan['parts'] {
-  const { blocks, plates, wedges } = pickList(openings);
-  const pairs = blocks.map(({ sizeMm, withCable, spare }): [Supply, number] => [
-    { is: 'block-pair', sizeMm },
-    withCable + spare,
-  ]);
-  const rest: Plan['parts'] = [[{ is: 'stay-plate' }, plates], [{ is: 'compression-unit' }, wedges]]; // prettier-ignore
-  return [...pairs, ...rest.filter(([, n]) => n > 0)];
 }

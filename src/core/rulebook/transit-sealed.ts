@@ -1,6 +1,14 @@
-import type { Cable, FrameOpening, Id, Instrument, PackedOpening } from '../record/types';
+import type {
+  Cable,
+  Frame,
+  FrameOpening,
+  Id,
+  Instrument,
+  PackedOpening,
+  SealantSheet,
+} from '../record/types';
 import { knownDiameter, type SideOpen } from './transit-found';
-import type { SealantOpening } from '../transit/sealant';
+import { sealantNeed, type SealantNeed, type SealantOpening } from '../transit/sealant';
 
 /** A cable on the face of an opening, mm; the origin is the lower left corner, of a round one the centre. */
 export interface Placed {
@@ -13,6 +21,25 @@ export interface Placed {
 /** The opening as sealant counts it. */
 export const sealantOpening = ({ shape, widthMm, heightMm }: FrameOpening): SealantOpening =>
   shape === 'round' ? { shape, diameterMm: widthMm } : { shape, widthMm, heightMm };
+
+/** What closing an opening takes, by the diameters of the records. */
+export const sealantFor = (
+  { sides, wallDepthMm }: Frame,
+  opening: FrameOpening,
+  cables: readonly Placed[],
+  { depthMm, wastePct, cartridgeMl, sleeve, maxFillPct }: SealantSheet,
+): SealantNeed =>
+  sealantNeed({
+    opening: sealantOpening(opening),
+    cablesMm: cables.map(({ diameterMm }) => diameterMm),
+    depthMm,
+    sides,
+    wallDepthMm,
+    wastePct,
+    cartridgeMl,
+    sleeve,
+    maxFillPct,
+  });
 
 /** The cables that lie in an opening, with their diameters by their records; for planning and drawing. */
 export const placedIn = ({ cables }: PackedOpening, records: ReadonlyMap<Id, Cable>): Placed[] =>

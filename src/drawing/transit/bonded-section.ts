@@ -44,7 +44,7 @@ export function drawBondedSection(sheet: BondedBlock, found: BondedMarks): Drawi
     shapes: pen.shapes,
     labels: pen.labels,
     anchors: [],
-    box: [-LOOK.beyondMm - 2, -LOOK.block - 7, right + 22, LOOK.block + 7 + rows.length * 5],
+    box: [-LOOK.beyondMm - 2, -LOOK.block - 7, right + 34, LOOK.block + 7 + rows.length * 5],
     description: `A cable in its bonded block, cut along: ${said}.`,
   };
 }

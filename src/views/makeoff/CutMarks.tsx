@@ -1,4 +1,4 @@
-import { Table } from '@mantine/core';
+import { Box, Table } from '@mantine/core';
 import type { Plan } from '../../core/makeoff/plan';
 import { figure } from '../../core/words/en/format';
 import { BONDED_FAULT_WORDS, FROM_WORDS, MARK_WORDS, MISSING_WORDS } from '../../core/words/en/makeoff';
@@ -34,9 +34,9 @@ function InBlock({ sheet, found }: NonNullable<Plan['marks']['block']>) {
           {BONDED_FAULT_WORDS[fault]}
         </p>
       ))}
-      <div className="plan-drawing">
-        <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={560} />
-      </div>
+      <Box className="plan-drawing" maw={480}>
+        <DrawingView drawing={drawing} states={{}} aspect={(right - left) / (bottom - top)} shownPx={480} />
+      </Box>
     </>
   );
 }

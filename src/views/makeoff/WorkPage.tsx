@@ -46,8 +46,12 @@ export function WorkPage(props: Props) {
           {enclosure.tag}, entry {entry.label}
         </h1>
         <p>
-          {kindTitle(entry.kind)}, {certificate?.number}, {size?.size} ({size?.thread}), cable {cable?.tag};{' '}
-          {WHY_WORDS[work.why]}.{!cable?.mineral && ` ${HABIT_WORDS[work.habit]}.`} {minutesLeft(plan)}
+          {kindTitle(entry.kind)}, {certificate?.number},{' '}
+          {entry.frame
+            ? `${entry.frame.where} of ${entry.frame.wallDepthMm} mm`
+            : `${size?.size} (${size?.thread}), cable ${cable?.tag}`}
+          ; {WHY_WORDS[work.why]}.{!cable?.mineral && !entry.frame && ` ${HABIT_WORDS[work.habit]}.`}{' '}
+          {minutesLeft(plan)}
         </p>
       </header>
       <div className="work-columns">

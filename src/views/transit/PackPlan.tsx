@@ -6,7 +6,8 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, Id, PackedOpening, TransitSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { blocksOf } from '../../core/rulebook/transit-found';
-import { count, figure } from '../../core/words/en/format';
+import { count } from '../../core/words/en/format';
+import { peelWords } from '../../core/words/en/transit';
 import { drawTransit } from '../../drawing/transit/face';
 import { DrawingView } from '../../ui/heart/DrawingView';
 
@@ -174,6 +175,3 @@ function PeelCards({ openings, sheet, cables }: PeelCardsProps) {
     </>
   );
 }
-
-const peelWords = (peeling: { layers: readonly [number, number]; gapMm: number } | null): string =>
-  peeling ? `${peeling.layers.join(' + ')}, gap ${figure(peeling.gapMm, 1)} mm` : 'measure it first';

@@ -1,8 +1,7 @@
 import { Table } from '@mantine/core';
 import type { FrameOpening, SealantSheet } from '../../core/record/types';
 import type { Dossier } from '../../core/rulebook/dossier';
-import { sealantOpening, type Placed } from '../../core/rulebook/transit-sealed';
-import { sealantNeed } from '../../core/transit/sealant';
+import { sealantFor, type Placed } from '../../core/rulebook/transit-sealed';
 import { count, figure } from '../../core/words/en/format';
 
 interface SealantNeedProps {
@@ -29,18 +28,8 @@ export const SealantNeed = (props: SealantNeedProps) => (
 type Row = [title: string, words: string, good: boolean];
 
 function rowsOf({ dossier, frame, cables, sealant }: SealantNeedProps): Row[] {
-  const { sides, wallDepthMm } = dossier.entry.frame!;
-  const need = sealantNeed({
-    opening: sealantOpening(frame),
-    cablesMm: cables.map(({ diameterMm }) => diameterMm),
-    depthMm: sealant.depthMm,
-    sides,
-    wallDepthMm,
-    wastePct: sealant.wastePct,
-    cartridgeMl: sealant.cartridgeMl,
-    sleeve: sealant.sleeve,
-    maxFillPct: sealant.maxFillPct,
-  });
+  const { wallDepthMm } = dossier.entry.frame!;
+  const need = sealantFor(dossier.entry.frame!, frame, cables, sealant);
   return [
     [
       'Filled by cables',

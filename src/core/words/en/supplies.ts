@@ -30,6 +30,10 @@ export function supplyTitle(supply: Supply): string {
       return 'stay plate';
     case 'compression-unit':
       return 'compression unit';
+    case 'sealant':
+      return `${supply.name}, cartridge of ${supply.cartridgeMl} ml`;
+    case 'sleeve':
+      return `split sleeve of ${supply.outerMm} mm`;
   }
 }
 

@@ -77,7 +77,7 @@ export const STEP_WORDS: Record<string, StepWords> = {
   length: say('Lay the cable along its path; mark it where it touches the second outer face.', 'Beyond that mark lies the strip mark, beyond it the cut; the figures stand at the ruler.'),
   facing: say('Both shrouds and the gland parts on, facing apart, before stripping.', 'Each shroud opens to its own accessory. After the pot nothing more goes on.'),
   jacket: say('Take the outer jacket back to its mark.'),
-  'square-cut': say('Straighten the end, hold it in a vice, cut it square and file it.', 'Straight over the tail and more; well behind anything damp or bent. The insulation drinks moisture from now on.'),
+  'square-cut': say('Straighten the end, hold it in a vice, cut it square and file it.', 'Straight over the tail and more; well behind anything damp or bent.'),
   mark: say('Mark strip, stop and pot from the fresh square cut.'),
   'strip-sheath': say('Strip the sheath to its mark.', 'After the first finger’s breadth look under the blade and set its depth; on until the face meets the stop. Screened: bushing in, one full turn more so that the chip breaks.'),
   offcuts: say('Offcuts into the bin at once.', 'A piece of this cable underfoot rolls.'),
