@@ -31,7 +31,9 @@ function drawn(kind: KindId): string {
   const steps = planOf(dossier, { habit: 'body-first', why: 'make-off' }, null).steps.map(({ id }) => id);
   const half = steps.slice(0, Math.floor(steps.length / 2));
   const ticks = half.map((step) => ({ step, initials: 'AV', by: '', at: '', skipped: null }));
-  const stage = stageOf(planOf(dossier, { habit: 'body-first', why: 'make-off' }, { ticks } as unknown as MakeOff));
+  const stage = stageOf(
+    planOf(dossier, { habit: 'body-first', why: 'make-off' }, { ticks } as unknown as MakeOff),
+  );
   return `finished\n${textOf(drawEntry(dossier))}\n\nhalf-way\n${textOf(drawEntry(dossier, stage))}\n`;
 }
 

@@ -128,7 +128,7 @@ describe('one cable of a packed frame', () => {
     await openAs(page, demo.served, 'A. Vell', '/transit/?site=marrowick&entry=mb-tr-1-a&tab=more');
     await (await labelled(page, 'Diameter of the new cable')).type('12');
     await (await labelled(page, 'It may be off by')).type('0.2');
-    await waitForText(page, 'td', 'choose the new cable above');
+    await waitForText(page, '.spare', 'choose the new cable above');
     const cable = await labelled(page, 'New cable');
     await cable.click();
     await cable.type('C-TR-2');
@@ -138,7 +138,7 @@ describe('one cable of a packed frame', () => {
       one.click();
       return one.textContent!.split(',')[0]!;
     });
-    await tap(page, 'td button', `Put ${tag} here`);
+    await tap(page, '.spare button', `Put ${tag} here`);
     await waitForText(page, '.toast', `${tag} is in opening`);
     // What nobody has read yet leaves its check open: it is never sound.
     await page.waitForFunction(

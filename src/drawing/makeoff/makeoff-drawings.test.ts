@@ -57,7 +57,9 @@ describe('the drawing beside the step', () => {
     'of %s grows from the bare cable to the finished entry',
     (kind) => {
       const start = ticked(kind, []);
-      const all = planOf(start.dossier, { habit: 'body-first', why: 'make-off' }, null).steps.map(({ id }) => id);
+      const all = planOf(start.dossier, { habit: 'body-first', why: 'make-off' }, null).steps.map(
+        ({ id }) => id,
+      );
       const done = ticked(kind, all);
       expect(done.stage).toEqual(FINISHED);
       expect(drawEntry(done.dossier, done.stage)).toEqual(drawEntry(done.dossier));
@@ -88,7 +90,11 @@ describe('the drawing beside the step', () => {
 
 describe('slipping on', () => {
   it('shows the parts that are on, the one that goes on now with its arrow', () => {
-    const { slipOn } = planOf(dossierWith({ sheet: { shroud: 'shroud' } }), { habit: 'body-first', why: 'make-off' }, null);
+    const { slipOn } = planOf(
+      dossierWith({ sheet: { shroud: 'shroud' } }),
+      { habit: 'body-first', why: 'make-off' },
+      null,
+    );
     const texts = (next: string | null) => drawSlipOn(slipOn, next).labels.map(({ text }) => text);
     expect(texts('middle-nut')).toEqual(
       expect.arrayContaining(['1 shroud', '2 back nut with outer seal', '3 middle nut']),

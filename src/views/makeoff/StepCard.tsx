@@ -15,6 +15,7 @@ import { give } from '../hand/give';
 import { LookCard } from '../judging/LookCard';
 import { holdTitle } from './hold-title';
 import { PlaceField } from './PlaceField';
+import type { StepCardProps } from './step-card-props';
 import { LayingOut, SeenList, Tries } from './StepLists';
 import {
   gripSentence,
@@ -29,19 +30,6 @@ const PackStep = fetched(() => import('./PourSteps').then(({ PackStep: it }) => 
 const CureStep = fetched(() => import('./PourSteps').then(({ CureStep: it }) => ({ default: it })));
 const TestStep = fetched(() => import('./TestStep'));
 const StepPicture = fetched(() => import('./StepPicture'));
-
-export interface StepCardProps {
-  dossier: Dossier;
-  work: MakeOff;
-  step: PlanStep;
-  number: number;
-  open: boolean;
-  onOpen: () => void;
-  onTick: (step: string, skipped: string | null) => void;
-  onUntick: (step: string) => void;
-  /** Ticks something that belongs to the step: what was seen, laid out or tried. */
-  onMark: (tick: string, skipped: string | null) => void;
-}
 
 /** One step: what to do and how far, what to look at or measure before going on, and its tick. */
 export function StepCard(props: StepCardProps) {

@@ -10,7 +10,7 @@ import { SEEN_WORDS, toolTitle } from '../../core/words/en/kinds/steps';
 import { supplyTitle } from '../../core/words/en/supplies';
 import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
-import type { StepCardProps } from './StepCard';
+import type { StepCardProps } from './step-card-props';
 
 const SeenPictures = fetched(() => import('./SeenPictures'));
 

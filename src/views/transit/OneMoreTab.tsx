@@ -1,16 +1,18 @@
-import { Box, Button, Group, Table } from '@mantine/core';
+import { Box, Button, Group, Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { FieldGrid } from '../../ui/FieldGrid';
 import { fieldOf, useMeasure } from '../../ui/measure';
 import { MeasureInput } from '../../ui/MeasureInput';
-import { oneMore } from '../../core/rulebook/transit-one-more';
+import { oneMore, type OneMore } from '../../core/rulebook/transit-one-more';
 import type { Slice } from '../../core/record/slice';
 import type { Cable, PackedOpening, TransitSheet, Why } from '../../core/record/types';
 import { kindOf, type Dossier } from '../../core/rulebook/dossier';
 import { coringFor, placedIn, sealantOpening } from '../../core/rulebook/transit-sealed';
 import { changeBlock, freshBlock } from '../../core/rulebook/transit-planned';
+import type { Peeling } from '../../core/transit/peel';
 import { openingMm2 } from '../../core/transit/sealant';
 import { count, figure, known } from '../../core/words/en/format';
+import { peelWords } from '../../core/words/en/transit';
 import { drawCoring } from '../../drawing/transit/coring';
 import { DrawingView } from '../../ui/heart/DrawingView';
 import RecordSelect from '../../ui/RecordSelect';
@@ -144,13 +146,13 @@ function Spares({ dossier, sheet, mm, armourMm, u, cable, onPut }: SparesProps) 
   const found = (dossier.transit?.openings ?? []).flatMap(({ frame, packed, blocks }) => {
     const taking = (meanMm: number) => oneMore(blocks, packed.rows.length, sheet, of(meanMm));
     const armoured = armourMm === null ? null : taking(armourMm);
-    return taking(mm).flatMap((one) => {
+    return taking(mm).flatMap((one): Spare[] => {
       // The same block has to take both.
       const other = armoured?.find(
         (two) => two.row === one.row && two.column === one.column && two.index === one.index,
       );
       if (armoured && !other) return [];
-      return { ...one, opening: frame.label, armourSide: other?.peeling ?? null };
+      return [{ ...one, opening: frame.label, armourSide: other?.peeling ?? null }];
     });
   });
   if (found.length === 0) {
@@ -167,49 +169,53 @@ function Spares({ dossier, sheet, mm, armourMm, u, cable, onPut }: SparesProps) 
       <p role="status">
         {count(found.length, 'spare block')} can take it; those that are reached first stand first.
       </p>
-      <Table>
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th scope="col">Block</Table.Th>
-            <Table.Th scope="col">Opening, row, place</Table.Th>
-            <Table.Th scope="col">Comes out first</Table.Th>
-            <Table.Th scope="col">Layers to peel</Table.Th>
-            <Table.Th scope="col">Spares left</Table.Th>
-            <Table.Th scope="col">Put it there</Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
-          {found.map(({ opening, row, column, index, sizeMm, peeling, armourSide, rowsOut, sparesLeft }) => (
-            <Table.Tr key={`${opening} ${row} ${column} ${index}`}>
-              <Table.Th scope="row">{sizeMm} mm</Table.Th>
-              <Table.Td>
-                {opening}, {row + 1}, place {column + 1}
-              </Table.Td>
-              <Table.Td>{rowsOut === 0 ? 'the wedge' : `the wedge and ${count(rowsOut, 'row')}`}</Table.Td>
-              <Table.Td className="figures">
-                {peeling.layers.join(' + ')}, gap {figure(peeling.gapMm, 1)} mm
-                {armourSide &&
-                  `; armour side ${armourSide.layers.join(' + ')}, gap ${figure(armourSide.gapMm, 1)} mm`}
-              </Table.Td>
-              <Table.Td className="figures">{sparesLeft}</Table.Td>
-              <Table.Td>
-                <Put
-                  cable={cable}
-                  onPress={() =>
-                    onPut(
-                      changeBlock(openings, { opening, row, column, index }, () =>
-                        freshBlock(cable!.id, armourMm !== null),
-                      ),
-                      `opening ${opening}, row ${row + 1}, place ${column + 1}`,
-                    )
-                  }
-                />
-              </Table.Td>
-            </Table.Tr>
-          ))}
-        </Table.Tbody>
-      </Table>
+      <ol className="bare">
+        {found.map((one) => (
+          <SpareRow
+            key={`${one.opening} ${one.row} ${one.column} ${one.index}`}
+            spare={one}
+            cable={cable}
+            onPut={() =>
+              onPut(
+                changeBlock(openings, one, () => freshBlock(cable!.id, armourMm !== null)),
+                placeOf(one),
+              )
+            }
+          />
+        ))}
+      </ol>
     </>
+  );
+}
+
+/** A spare block that takes the cable; the armour of a bonded one with its own layers. */
+interface Spare extends OneMore {
+  opening: string;
+  armourSide: Peeling | null;
+}
+
+const placeOf = ({ opening, row, column }: Spare): string =>
+  `opening ${opening}, row ${row + 1}, place ${column + 1}`;
+
+function SpareRow({ spare, cable, onPut }: { spare: Spare; cable: Cable | null; onPut: () => void }) {
+  const { sizeMm, peeling, armourSide, rowsOut, sparesLeft } = spare;
+  const out = rowsOut === 0 ? 'the wedge' : `the wedge and ${count(rowsOut, 'row')}`;
+  return (
+    <Group component="li" className="spare" justify="space-between" gap="xs" py="xs">
+      <Box flex="1 1 260px">
+        <b>
+          {sizeMm} mm, {placeOf(spare)}
+        </b>
+        <Text className="figures">
+          peel {peelWords(peeling)}
+          {armourSide && `; armour side ${peelWords(armourSide)}`}
+        </Text>
+        <Text className="quiet">
+          First out: {out}. {count(sparesLeft, 'spare')} left afterwards.
+        </Text>
+      </Box>
+      <Put cable={cable} onPress={onPut} />
+    </Group>
   );
 }
 
