@@ -9,6 +9,7 @@ export interface Seen {
 
 export type Draw = (s: Stage, seen: Seen) => unknown;
 
+/** Height of the axis. Chosen: the middle of the paper. */
 export const MID = 20;
 
 /** A cable from the right, stripped towards the left: sheath, armour, inner sheath, cores. */
