@@ -56,7 +56,10 @@ export function drawRuler(
   drawScale(pen, [from, Math.min(to, length)]);
   // A mark between two strips stands on the first of them.
   const own = cuts.marks.filter(({ atMm }) => atMm <= to + 1e-9 && (atMm > from + 1e-9 || from === 0));
-  own.forEach((mark, i) => drawMark(pen, mark, range, i));
+  // Words that go on to the right stand above the lines there, those that end at their line above the lines before it.
+  const late = own.filter(({ atMm }) => isLate(atMm, range));
+  const early = own.filter(({ atMm }) => !isLate(atMm, range)).reverse();
+  [...early, ...late].forEach((mark, row) => drawMark(pen, mark, range, row));
   const foot = RULER.cableMm + 13;
   if (bar) drawBar(pen, from, foot + 4);
   const said = cuts.marks.map(({ id, atMm }) => `${MARK_WORDS[id]} at ${figure(atMm, 1)} mm`).join(', ');
@@ -107,13 +110,17 @@ function drawScale(pen: Pen, [from, to]: readonly [number, number]): void {
   pen.label('mm', [to, y + 7.6], 'end', true);
 }
 
+/** Whether a mark lies in the right half, so that its words stand left of it. */
+const isLate = (atMm: number, [from, to]: readonly [number, number]): boolean => atMm > (from + to) / 2;
+
 /** A cut: its line across the cable, the stretch in which it may lie, its figures above. */
-function drawMark(pen: Pen, mark: Mark, [from, to]: readonly [number, number], row: number): void {
+function drawMark(pen: Pen, mark: Mark, range: readonly [number, number], row: number): void {
+  const [from, to] = range;
   const { atMm, lowMm, highMm } = mark;
   const top = -3 - row * 4.6;
   pen.line('void', [[atMm, RULER.cableMm + 4], [atMm, top]], { width: 2.2 }); // prettier-ignore
   pen.line('dimension', [[Math.max(lowMm, from), RULER.cableMm + 2], [Math.min(highMm, to), RULER.cableMm + 2]], { width: 3 }); // prettier-ignore
   const words = `${MARK_WORDS[mark.id]}: ${figure(atMm, 1)} mm (${figure(lowMm, 1)} to ${figure(highMm, 1)})`;
-  const late = atMm > (from + to) / 2;
+  const late = isLate(atMm, range);
   pen.label(words, [atMm + (late ? -1.4 : 1.4), top + 1.4], late ? 'end' : 'start');
 }
