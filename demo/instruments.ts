@@ -12,7 +12,7 @@ export function spareCaliper(today: string): DossierFields['instrument'] {
   return { ...caliper!, id: 'spare-caliper-12', tag: 'Caliper 12', calibration: 'CAL 2212' };
 }
 
-/** Three calibrations, a year and a half apart, the newest to its date; none was found to have run out. */
+/** Four calibrations, a year and a half apart, the newest to its date; none was found to have run out. */
 function history({ calibratedUntil, calibration }: Row, today: string): Instrument['calibrations'] {
   const [first, second] = [addDays(calibratedUntil, -1100), addDays(calibratedUntil, -550)];
   const made = (from: string | null, to: string, name: string): Instrument['calibrations'][number] => ({
@@ -22,6 +22,7 @@ function history({ calibratedUntil, calibration }: Row, today: string): Instrume
     certificate: name,
   });
   return [
+    made(addDays(first, -1100), addDays(first, -550), 'CAL 0718'),
     made(addDays(first, -550), first, 'CAL 1104'),
     made(first, second, 'CAL 1620'),
     made(second, calibratedUntil, calibration),

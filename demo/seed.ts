@@ -116,6 +116,8 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
       branchTemperatureC: rest.branchTemperatureC ?? null,
       onlyIntrinsic: null,
       type: null,
+      surroundings: null,
+      movable: null,
     };
     script.add('enclosure.add', enclosure, at(), by);
   }

@@ -176,7 +176,7 @@ function certificate(
     maker: 'Fernholt',
     title,
     kind: kindId,
-    issued: '2024-02-12',
+    issued: '2022-02-12',
     state: 'valid',
     concepts: certified ? ['db', 'eb', 'tb'] : [],
     levels: certified ? ['Gb', 'Db'] : [],

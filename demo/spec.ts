@@ -189,4 +189,6 @@ export const SITE_RULES = {
   timeZone: 'Europe/London',
   enclosureTypes: [],
   usualMinutes: [],
+  intervals: { visual: null, close: 12, detailed: 33 },
+  longestMonths: 36,
 } satisfies Partial<SiteSpec['site']>;

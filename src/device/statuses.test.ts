@@ -3,7 +3,7 @@ import { apply } from '../core/commands/apply';
 import type { AnyCommand, CommandKind, Payloads } from '../core/commands/commands';
 import { plant } from '../core/commands/plant.test.data';
 import type { MemorySlice } from '../core/record/slice';
-import { assess } from '../core/rulebook/assess';
+import { standingOf } from '../core/programme/standing';
 import { now } from '../client/clock';
 import { openRules } from './rules';
 import { Statuses } from './statuses';
@@ -38,7 +38,7 @@ describe('where entries stand, for lists', () => {
   it('is nothing at first, and what the rule book says soon after', async () => {
     expect(all()).toEqual(ENTRIES.map(() => null));
     await settle();
-    for (const id of ENTRIES) expect(statuses.of(id)).toEqual(assess(slice, id, 's', now())!.status);
+    for (const id of ENTRIES) expect(statuses.of(id)).toEqual(standingOf(slice, id, 's', now())!);
   });
 
   it('is judged again for what a change touches and for nothing else', async () => {
@@ -50,7 +50,7 @@ describe('where entries stand, for lists', () => {
     await settle();
     expect(statuses.judged - before).toBe(1);
     expect(statuses.of('e')!.state).toBe('failed');
-    for (const id of ENTRIES) expect(statuses.of(id)).toEqual(assess(slice, id, 's', now())!.status);
+    for (const id of ENTRIES) expect(statuses.of(id)).toEqual(standingOf(slice, id, 's', now())!);
   });
 
   it('is not judged again for what is only acknowledged', async () => {
@@ -75,7 +75,7 @@ describe('where entries stand, for lists', () => {
   });
 
   it('is what was known with the copy, without judging, until something touches the entry or the day is another', async () => {
-    const status = { ...assess(slice, 'e', 's', now())!.status, state: 'doubtful' as const };
+    const status = { ...standingOf(slice, 'e', 's', now())!, state: 'doubtful' as const };
     const kept: unknown[] = [];
     statuses = new Statuses(
       touched,
@@ -90,7 +90,7 @@ describe('where entries stand, for lists', () => {
     expect(statuses.of('f')!.state).toBe('doubtful');
     await settle();
     expect(statuses.of('e')).toEqual(status);
-    expect(statuses.of('f')).toEqual(assess(slice, 'f', 's', now())!.status);
+    expect(statuses.of('f')).toEqual(standingOf(slice, 'f', 's', now())!);
     give('look.answer', { id: 'n1', entry: 'e', round: 'r', look: 'damage', answer: 'cracked', photo: null });
     statuses.of('e');
     await settle();

@@ -1,8 +1,8 @@
 import { now } from '../client/clock';
 import type { Judged } from '../core/commands/news';
 import type { Slice } from '../core/record/slice';
-import type { EntryStatus, Id } from '../core/record/types';
-import type { assess } from '../core/rulebook/assess';
+import type { standingOf } from '../core/programme/standing';
+import type { Id, Standing } from '../core/record/types';
 import { openRules, rulesOpened } from './rules';
 import { Subscribable } from './subscribable';
 import type { Touched } from './touched';
@@ -16,7 +16,7 @@ interface Kept {
   version: number;
   /** Day of judging: what depends on the date is asked anew on another. */
   day: string;
-  status: EntryStatus | null;
+  status: Standing | null;
 }
 
 /**
@@ -50,7 +50,7 @@ export class Statuses extends Subscribable {
   }
 
   /** Where an entry stands: as it was judged last, null before the first time; what is out of date is judged soon. */
-  readonly of = (entry: Id): EntryStatus | null => {
+  readonly of = (entry: Id): Standing | null => {
     const kept = this.#kept.get(entry);
     if (!kept || kept.version !== this.touched.versionOf(entry) || kept.day !== today()) this.#want(entry);
     return kept?.status ?? null;
@@ -69,7 +69,7 @@ export class Statuses extends Subscribable {
     const until = performance.now() + SLICE_MS;
     for (const entry of this.#queue) {
       this.#queue.delete(entry);
-      this.#judge(entry, rules.assess);
+      this.#judge(entry, rules.standingOf);
       if (performance.now() > until) break;
     }
     if (this.#queue.size > 0) this.#timer = setTimeout(() => this.#work(), 0);
@@ -81,10 +81,10 @@ export class Statuses extends Subscribable {
     this.changed();
   }
 
-  #judge(entry: Id, judged: typeof assess): void {
+  #judge(entry: Id, judged: typeof standingOf): void {
     const { slice, site } = this.records();
     const version = this.touched.versionOf(entry);
-    const status = site === null ? null : (judged(slice, entry, site, now())?.status ?? null);
+    const status = site === null ? null : judged(slice, entry, site, now());
     const day = today();
     this.#kept.set(entry, { version, day, status });
     if (status) this.#unkept.push({ day, status });

@@ -4,7 +4,7 @@ import { AREA_GROUPS, GROUPS } from '../core/hazard/group';
 import { LEVELS, ZONES } from '../core/hazard/level';
 import { TEMPERATURE_CLASSES } from '../core/hazard/temperature';
 import { KIND_IDS } from '../core/record/kind-ids';
-import { GRADES, INSTRUMENT_KINDS, RACEWAY_MEANS, UNITS, WEATHERS } from '../core/record/types';
+import { GRADES, INSTRUMENT_KINDS, RACEWAY_MEANS, UNITS, WEATHERS, MOVABLES } from '../core/record/types';
 import { SHIPPED } from '../core/rulebook/references';
 import {
   Name,
@@ -130,6 +130,8 @@ class EnclosureShape {
   @Optional() @Nullable() @Num(TEMPERATURE) branchTemperatureC?: number | null;
   @Optional() @Nullable() @Flag() onlyIntrinsic?: boolean | null;
   @Optional() @Nullable() @Text(20) type?: string | null;
+  @Optional() @Nullable() @Num({ min: 0.5, max: 1 }) surroundings?: number | null;
+  @Optional() @Nullable() @OneOf(MOVABLES) movable?: string | null;
 }
 
 class CalibrationShape {

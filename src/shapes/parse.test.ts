@@ -50,7 +50,7 @@ const field = (run: () => unknown) => {
 const MAY_BE_MISSING = new Set(
   Object.entries({
     area: ['beside', 'cloudIgnitionC', 'layerIgnitionC', 'dustLayerMm'],
-    enclosure: ['branchTemperatureC', 'onlyIntrinsic', 'type'],
+    enclosure: ['branchTemperatureC', 'onlyIntrinsic', 'type', 'surroundings', 'movable'],
     cable: ['minC', 'screened'],
     certificate: ['withdrawn', 'categories', 'oRing', 'demandsBarrier'],
     instrument: ['calibrations', 'pooledPlaces'],

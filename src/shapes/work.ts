@@ -39,6 +39,15 @@ class UsualMinutesShape {
   @Means('Minutes that it takes here.') @Num({ min: 0, max: 1440 }) minutes!: number;
 }
 
+/** Months between two inspections; the longest that is ever asked for is ten years. */
+const MONTHS = { min: 1, max: 120, whole: true };
+
+class IntervalsShape {
+  @Nullable() @Num(MONTHS) visual!: number | null;
+  @Nullable() @Num(MONTHS) close!: number | null;
+  @Nullable() @Num(MONTHS) detailed!: number | null;
+}
+
 class SeverityDays {
   @Num({ min: 0, max: 3650, whole: true }) 4!: number;
   @Num({ min: 0, max: 3650, whole: true }) 3!: number;
@@ -60,6 +69,8 @@ export class SiteShape {
   @TimeZone() timeZone!: string;
   @Optional() @NestedList(() => EnclosureTypeShape) enclosureTypes?: EnclosureTypeShape[];
   @Optional() @NestedList(() => UsualMinutesShape) usualMinutes?: UsualMinutesShape[];
+  @Optional() @Nested(() => IntervalsShape) intervals?: IntervalsShape;
+  @Optional() @Num(MONTHS) longestMonths?: number;
 }
 
 export class IdOnlyShape {

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { MemorySlice, type RecordChange } from '../core/record/slice';
-import type { Cable, EntryStatus, Id, Tables } from '../core/record/types';
+import type { Cable, Standing, Id, Tables } from '../core/record/types';
 import { recordsWith } from '../core/rulebook/sound-entry.test.data';
 import { Installation } from './installation';
 import { openDatabase, openForReading, type Db } from './open';
@@ -113,7 +113,7 @@ describe('records', () => {
 });
 
 describe('statuses', () => {
-  const status = (entry: Id, state: string) => ({ entry, site: 's', state }) as unknown as EntryStatus;
+  const status = (entry: Id, state: string) => ({ entry, site: 's', state }) as unknown as Standing;
   beforeEach(() =>
     records.write(
       ['area', 'enclosure', 'certificate', 'cable', 'entry'].flatMap((table) =>

@@ -9,7 +9,7 @@ import { TABLES } from '../core/record/tables';
 import { touchedEntries } from '../core/commands/touched';
 import type { Id, TableName, Tables } from '../core/record/types';
 import { RECORDS_VERSION } from '../core/record/version';
-import { assess } from '../core/rulebook/assess';
+import { standingOf } from '../core/programme/standing';
 import { Journal, type JournalHead } from './journal';
 import { closeDatabase, DatabaseError, explained, openDatabase, openForReading, type Db } from './open';
 import { Photos } from './photos';
@@ -193,8 +193,8 @@ export class SiteStore {
   /** Judges entries again, as at a time, and writes where they stand. */
   refresh(entries: Iterable<Id>, at: string): void {
     for (const id of entries) {
-      const found = this.records.get('entry', id) && assess(this.records, id, this.id, at);
-      if (found) this.statuses.put({ day: at.slice(0, 10), status: found.status });
+      const status = this.records.get('entry', id) && standingOf(this.records, id, this.id, at);
+      if (status) this.statuses.put({ day: at.slice(0, 10), status });
       else this.statuses.remove(id);
       this.statuses.unmark(id);
     }

@@ -1,5 +1,5 @@
 import type { Judged } from '../core/commands/news';
-import type { EntryStatus, Id } from '../core/record/types';
+import type { Id, Standing } from '../core/record/types';
 import type { Db } from './open';
 
 /** The derived table of where each entry stands. */
@@ -82,8 +82,8 @@ export class Statuses {
     return rows.map(({ body, day }) => `{"day":${JSON.stringify(day)},"status":${body}}`);
   }
 
-  all(): EntryStatus[] {
+  all(): Standing[] {
     const rows = this.db.prepare('SELECT body FROM entry_status ORDER BY entry').all();
-    return (rows as { body: string }[]).map(({ body }) => JSON.parse(body) as EntryStatus);
+    return (rows as { body: string }[]).map(({ body }) => JSON.parse(body) as Standing);
   }
 }

@@ -1,4 +1,5 @@
 import { Select } from '@mantine/core';
+import type { ReactNode } from 'react';
 import '@mantine/core/styles/Combobox.layer.css';
 import '@mantine/core/styles/Popover.layer.css';
 
@@ -9,6 +10,7 @@ interface RecordSelectProps {
   /** What stands where none is chosen. */
   none: string;
   records: readonly { value: string; label: string }[];
+  error?: ReactNode;
   onChange: (id: string) => void;
 }
 
@@ -27,6 +29,7 @@ export default function RecordSelect({ value, none, records, onChange, ...rest }
       size="md"
       mb="xs"
       searchable
+      selectFirstOptionOnChange
       // What stands there is a choice, no search: the first letter replaces it.
       onClick={({ currentTarget: field }) => field.value === shown() && field.select()}
       onFocus={({ currentTarget: field }) => field.select()}

@@ -1,6 +1,6 @@
 import type { AnyCommand } from './commands';
 import type { Written } from '../record/slice';
-import type { EntryStatus, Id, TableName, Tables } from '../record/types';
+import type { Id, Standing, TableName, Tables } from '../record/types';
 
 /** A site's records as they stand at a line of the journal. */
 export interface Snapshot {
@@ -18,7 +18,7 @@ export interface Snapshot {
 export interface Judged {
   /** ISO date. */
   day: string;
-  status: EntryStatus;
+  status: Standing;
 }
 
 /** What has been added to a journal after a line. */

@@ -29,3 +29,12 @@ export function addDays(day: string, days: number): string {
   date.setUTCDate(date.getUTCDate() + days);
   return date.toISOString().slice(0, 10);
 }
+
+/** A calendar day some months later, at most the last of its month: 31 January and one month is 28 or 29 February. */
+export function addMonths(day: string, months: number): string {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+  const first = new Date(Date.UTC(year, month - 1 + months, 1));
+  const last = new Date(Date.UTC(first.getUTCFullYear(), first.getUTCMonth() + 1, 0)).getUTCDate();
+  first.setUTCDate(Math.min(date, last));
+  return first.toISOString().slice(0, 10);
+}

@@ -31,7 +31,16 @@ const SIZE: Later = {
 
 /** Fields of each table that came since the first version. */
 export const LATER: Partial<Record<TableName, Later>> = {
-  site: { own: { scheme: 'zones', barrierSchool: '2013', enclosureTypes: [], usualMinutes: [] } },
+  site: {
+    own: {
+      scheme: 'zones',
+      barrierSchool: '2013',
+      enclosureTypes: [],
+      usualMinutes: [],
+      intervals: { visual: null, close: null, detailed: null },
+      longestMonths: 36,
+    },
+  },
   area: {
     own: {
       division: null,
@@ -52,6 +61,8 @@ export const LATER: Partial<Record<TableName, Later>> = {
       branchTemperatureC: null,
       onlyIntrinsic: null,
       type: null,
+      surroundings: null,
+      movable: null,
     },
     inside: {
       measuredTemperature: { own: { branchC: null } },

@@ -3,4 +3,4 @@
  * chain then says what its records were at that line, and replay starts there.
  * Chosen: counted up.
  */
-export const RECORDS_VERSION = 10;
+export const RECORDS_VERSION = 11;

@@ -314,7 +314,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
   const records: [Written['table'], object][] = [
     ['site', {
       ...base, id: 's', name: 'Works', acceptance: 'guarded', references: 'iec-2013', scheme: 'zones', barrierSchool: '2013',
-      ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 }, enclosureTypes: [], usualMinutes: [],
+      ovalityAllowancePct: 3, bondLimitOhm: 0.1, bondPredictionFactor: 3, severityDays: { 4: 0, 3: 7, 2: 90, 1: 365 }, enclosureTypes: [], usualMinutes: [], intervals: { visual: null, close: null, detailed: null }, longestMonths: 36,
       timeZone: 'UTC', lastSeal: null, ...change.site,
     }],
     ['area', {
@@ -326,7 +326,7 @@ export function recordsWith(change: Change = {}): MemorySlice {
       ...base, id: 'b', area: 'a', tag: 'JB-1', what: 'box', concepts: ordinary || wall ? [] : ['db'], group: 'IIB', temperatureClass: null,
       ingress: 'IP66', derating: null, volumeCm3: 1800, wallMm: 12, entryTemperatureC: null, material: 'metal',
       ignitionSource: false, indirectEntry: false, demandsBarrier: false, unused: [],
-      branchTemperatureC: null, onlyIntrinsic: null, type: null, measuredTemperature: null, positionM: { x: 1, y: 1, z: 0 }, ...change.enclosure,
+      branchTemperatureC: null, onlyIntrinsic: null, type: null, surroundings: null, movable: null, measuredTemperature: null, positionM: { x: 1, y: 1, z: 0 }, ...change.enclosure,
     }],
     ['cable', {
       ...base, id: 'k', tag: 'P-1', from: '', to: '', lengthM: 40, cores: [{ count: traits.mineral ? 2 : 4, areaMm2: 4, diameterMm: 4.1 }],

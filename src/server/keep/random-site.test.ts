@@ -9,8 +9,8 @@ import { isRefusal, type AnyCommand, type CommandKind } from '../../core/command
 import { plant } from '../../core/commands/plant.test.data';
 import { MemorySlice } from '../../core/record/slice';
 import { FILE_TABLES, TABLES } from '../../core/record/tables';
-import type { EntryStatus, TableName } from '../../core/record/types';
-import { assess } from '../../core/rulebook/assess';
+import type { Standing, TableName } from '../../core/record/types';
+import { standingOf } from '../../core/programme/standing';
 import { withSaid } from '../../core/words/en/said';
 import { SiteStore } from '../../store/site-store';
 import { firstDeparture } from './replay';
@@ -69,8 +69,8 @@ const OF_PAGE = TABLES.filter((table) => table !== 'frozen');
 /** What an undo brings back: everything but the history of it. */
 const OF_UNDO = FILE_TABLES.filter((table) => table !== 'frozen');
 
-function fresh(store: SiteStore): EntryStatus[] {
-  return store.records.all('entry').map(({ id }) => assess(store.records, id, 's', AT)!.status);
+function fresh(store: SiteStore): Standing[] {
+  return store.records.all('entry').map(({ id }) => standingOf(store.records, id, 's', AT)!);
 }
 
 /** Gives a command as the server does; false where it is refused, and then nothing may have changed. */
@@ -128,7 +128,7 @@ describe('whatever is done on a site', () => {
             if (!given(store, page, command)) return;
             taken++;
             while (store.settle(AT, Infinity) > 0);
-            const sorted = (list: EntryStatus[]) => canonicalize([...list].sort((a, b) => (a.entry < b.entry ? -1 : 1))); // prettier-ignore
+            const sorted = (list: Standing[]) => canonicalize([...list].sort((a, b) => (a.entry < b.entry ? -1 : 1))); // prettier-ignore
             expect(sorted(store.statuses.all()), `${kind}: statuses`).toBe(sorted(fresh(store)));
             expect(textOf(page, OF_PAGE), `${kind}: the page’s copy`).toBe(textOf(store.records, OF_PAGE));
             checkUndo(store, before, command.id);

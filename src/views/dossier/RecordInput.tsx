@@ -2,6 +2,8 @@ import { Checkbox, Group, NativeSelect, Textarea, TextInput } from '@mantine/cor
 import type { ComponentType } from 'react';
 import { readConcepts } from '../../core/hazard/concept';
 import { SHIPPED } from '../../core/rulebook/references';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import { MeasureInput } from '../../ui/MeasureInput';
 import type { Lines } from './draft';
 import { NOT_RECORDED, useInput, type FieldProps } from './field-props';
@@ -15,6 +17,11 @@ export function Input({ field, full }: FieldProps) {
   const One = INPUTS[field.type as keyof typeof INPUTS] as ComponentType<FieldProps>;
   return <One field={field} full={full} />;
 }
+
+const RecordSelect = fetched(() => import('../../ui/RecordSelect'));
+
+/** Most choices that are offered by the device's own list; of more, one is found by typing. Chosen: two screens of a phone. */
+const MOST_NATIVE = 40;
 
 /** Types of a field that holds others. */
 type Holding = 'list' | 'group';
@@ -58,6 +65,12 @@ function Measure(props: FieldProps<'measure'>) {
 
 function Choice({ options, ...props }: FieldProps & { options: { value: string; label: string }[] }) {
   const { set, left: _, ...input } = useInput(props);
+  if (options.length > MOST_NATIVE)
+    return (
+      <Later>
+        <RecordSelect {...input} none={NOT_RECORDED.label} records={options} onChange={set} />
+      </Later>
+    );
   return <NativeSelect {...input} data={[NOT_RECORDED, ...options]} onChange={(event) => set(event.currentTarget.value)} />; // prettier-ignore
 }
 

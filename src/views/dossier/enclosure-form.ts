@@ -2,11 +2,19 @@ import { THREADS } from '../../core/gland/thread-table';
 import { GROUPS } from '../../core/hazard/group';
 import { LEVELS } from '../../core/hazard/level';
 import { TEMPERATURE_CLASSES } from '../../core/hazard/temperature';
-import { choices, concepts, len, measure, pick, string, ternary, text, type TableForm } from './fields';
+import { choices, concepts, len, measure, num, pick, string, ternary, text, type TableForm } from './fields';
+import { MOVABLES } from '../../core/record/types';
 import { LISTED_FIELD } from './listed-field';
 
 const THREAD_NAMES = THREADS.map(({ designation }) => designation);
 const CLASSES = Object.keys(TEMPERATURE_CLASSES);
+
+/** Whether equipment is moved about. */
+const MOVABLE_WORDS: Readonly<Record<string, string>> = {
+  fixed: 'yes, fixed',
+  moved: 'no, it is moved',
+  'moved-and-opened': 'no, moved and often opened',
+};
 
 /** The form of an enclosure and its unused entries. */
 export const ENCLOSURE_FORM: TableForm = {
@@ -54,6 +62,8 @@ export const ENCLOSURE_FORM: TableForm = {
     ternary('demandsBarrier', 'Its certificate asks for barrier glands'),
     ternary('onlyIntrinsic', 'Nothing but intrinsically safe circuits inside'),
     text('type', 'Enclosure type of the division scheme'),
+    num('surroundings', 'Harsh surroundings shorten its intervals by a factor of 0.5 to 1'),
+    pick('movable', 'It stays where it is', MOVABLES, MOVABLE_WORDS),
     {
       path: 'unused',
       title: 'Entries that no cable uses',

@@ -183,6 +183,10 @@ export const SITE_FIELDS: readonly Field[] = [
   num('severityDays.3', 'Days for level 3'),
   num('severityDays.2', 'Days for level 2'),
   num('severityDays.1', 'Days for level 1'),
+  num('intervals.visual', 'Visual inspection every', 'months, empty: not by programme'),
+  num('intervals.close', 'Close inspection every', 'months, empty: not by programme'),
+  num('intervals.detailed', 'Detailed inspection every', 'months, empty: not by programme'),
+  num('longestMonths', 'Longest interval of fixed equipment', 'months'),
   text('timeZone', 'Time zone', 'for example Europe/London'),
   {
     path: 'enclosureTypes',
@@ -216,4 +220,6 @@ export const blankSite = (id: string) => ({
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   enclosureTypes: [] as { type: string; ingress: string }[],
   usualMinutes: [] as { step: string; minutes: number }[],
+  intervals: { visual: null, close: null, detailed: null },
+  longestMonths: 36,
 });

@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react';
 import { now } from '../../client/clock';
 import type { TaskProgress } from '../../core/commands/news';
 import { EventsClient } from '../../client/events';
-import type { EntryStatus, Id } from '../../core/record/types';
+import type { Id, Standing } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
 import { Device, type DeviceState } from '../../device/device';
 import { LiveInstrument } from '../../device/live-instrument';
@@ -40,7 +40,7 @@ const subscribeLater = (listener: () => void) => device.subscribe(() => afterPai
 export const useDeviceLater = (): DeviceState => useSyncExternalStore(subscribeLater, device.state);
 
 /** Where entries of the open site stand; a view looks again when one of them was judged anew. */
-export function useStatuses(): (entry: Id) => EntryStatus | null {
+export function useStatuses(): (entry: Id) => Standing | null {
   useSyncExternalStore(device.statuses.subscribe, () => device.statuses.judged);
   return device.statuses.of;
 }

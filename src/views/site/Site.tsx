@@ -4,11 +4,12 @@ import { useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
-import type { EntryStatus, Id } from '../../core/record/types';
+import type { Id, Standing } from '../../core/record/types';
 import { standingState } from '../../core/record/standing';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { count, day } from '../../core/words/en/format';
 import { STATE_WORDS } from '../../core/words/en/labels';
+import { dueWhen, SOON_DAYS, type DueWhen } from '../../core/programme/due-when';
 import { matching, type Query } from '../../ui/list/source';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
@@ -34,7 +35,8 @@ function SiteOf({ state }: ViewProps) {
   const areas = slice.by('area', 'site', siteId);
   const shown = stops.filter(({ standing }) => only === 'all' || standing === only);
   // The plan shows what the list has found.
-  const found = new Set(matching(shown, listedStops(slice), query));
+  const today = dayIn(now(), site?.timeZone ?? 'UTC');
+  const found = new Set(matching(shown, listedStops(slice, today), query));
   const shows = (stop: Stop) => found.has(stop);
   if (!site)
     return (
@@ -59,14 +61,22 @@ function SiteOf({ state }: ViewProps) {
             enclosures={slice.by('enclosure', 'site', siteId)}
             stops={stops}
             shows={shows}
-            counts={countsOf(slice, siteId, site.timeZone)}
+            counts={countsOf(slice, siteId, stops, today)}
           />
         )}
       </main>
       <aside aria-label="Entries">
         <Summary stops={stops} only={only} onOnly={setOnly} />
+        <DueLine stops={stops} today={today} />
         <WorstDefects slice={slice} site={siteId} timeZone={site.timeZone} />
-        <Stops slice={slice} stops={shown} areas={areas} timeZone={site.timeZone} onQuery={setQuery} />
+        <Stops
+          slice={slice}
+          stops={shown}
+          areas={areas}
+          timeZone={site.timeZone}
+          today={today}
+          onQuery={setQuery}
+        />
       </aside>
     </div>
   );
@@ -82,19 +92,23 @@ const Empty = ({ site }: { site: Id }) => (
   </div>
 );
 
-/** How many defects of each entry are open, and how many are overdue. */
-function countsOf(slice: Slice, site: Id, timeZone: string): Counts {
-  const today = dayIn(now(), timeZone);
+/** How many defects of each entry are open, and how much is overdue: defects, and its next inspection. */
+function countsOf(slice: Slice, site: Id, stops: readonly Stop[], today: string): Counts {
   const counts = new Map<Id, { open: number; overdue: number }>();
   for (const { entry, state, due } of slice.by('defect', 'site', site)) {
     if (state === 'proven') continue;
     const own = counts.get(entry) ?? { open: 0, overdue: 0 };
     counts.set(entry, { open: own.open + 1, overdue: own.overdue + (due < today ? 1 : 0) });
   }
+  for (const { entry, status } of stops) {
+    if (dueWhen(status?.due ?? null, today) !== 'overdue') continue;
+    const own = counts.get(entry.id) ?? { open: 0, overdue: 0 };
+    counts.set(entry.id, { ...own, overdue: own.overdue + 1 });
+  }
   return counts;
 }
 
-function stopsOf(slice: Slice, site: string, statusOf: (entry: Id) => EntryStatus | null): Stop[] {
+function stopsOf(slice: Slice, site: string, statusOf: (entry: Id) => Standing | null): Stop[] {
   return slice.by('entry', 'site', site).flatMap((entry) => {
     const enclosure = slice.get('enclosure', entry.enclosure);
     const area = enclosure && slice.get('area', enclosure.area);
@@ -133,6 +147,21 @@ function Summary({
         </Button>
       ))}
     </SimpleGrid>
+  );
+}
+
+/** What the programme asks for: what is overdue, never inspected, or due next. */
+function DueLine({ stops, today }: { stops: readonly Stop[]; today: string }) {
+  const due = stops.flatMap(({ status }) => status?.due ?? []);
+  if (due.length === 0) return null;
+  const of = (when: DueWhen) => due.filter((one) => dueWhen(one, today) === when).length;
+  const [overdue, initial, soon] = [of('overdue'), of('initial'), of('soon')];
+  return (
+    <Text size="sm" my={6} role="status" aria-label="Due by programme">
+      <b className={overdue > 0 ? 'tone-failed' : ''}>{overdue} overdue</b> for inspection
+      {initial > 0 && `, ${initial} never inspected as the programme asks`}, {soon} due within {SOON_DAYS}{' '}
+      days.
+    </Text>
   );
 }
 

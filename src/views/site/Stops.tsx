@@ -1,6 +1,8 @@
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import type { Slice } from '../../core/record/slice';
-import type { Area, EntryStatus, Grade } from '../../core/record/types';
+import type { Area, Due, EntryStatus, Grade } from '../../core/record/types';
+import { dueWhen } from '../../core/programme/due-when';
+import { dueBecause, dueWords, WHEN_WORDS } from '../../core/words/en/due';
 import { day } from '../../core/words/en/format';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
 import { GRADE_WORDS, STATE_WORDS } from '../../core/words/en/labels';
@@ -12,16 +14,21 @@ import { surfaceOf } from '../hand/surface';
 import type { Stop } from './stop';
 
 /** How the entries of a site are searched, filtered and sorted. */
-export const listedStops = (slice: Slice): Listed<Stop> => ({
+export const listedStops = (slice: Slice, today: string): Listed<Stop> => ({
   key: ({ entry }) => entry.id,
   words: ({ entry, enclosure, area }) =>
     `${enclosure.tag} entry ${entry.label} ${kindTitle(entry.kind)} ${area.name} ${entry.cable ? slice.get('cable', entry.cable)?.tag : ''} ${entry.size}`,
-  only: { area: ({ area }, value) => area.id === value },
+  only: {
+    area: ({ area }, value) => area.id === value,
+    due: ({ status }, value) => dueWhen(status?.due ?? null, today) === value,
+  },
   sorts: {
     tag: (a, b) => naturally(nameOf(a), nameOf(b)),
     area: (a, b) => naturally(a.area.name, b.area.name) || naturally(nameOf(a), nameOf(b)),
     state: (a, b) =>
       ENTRY_STATES.indexOf(a.standing) - ENTRY_STATES.indexOf(b.standing) || naturally(nameOf(a), nameOf(b)),
+    // What was never inspected comes first, what nothing asks for last.
+    due: (a, b) => naturally(dueKey(a.status?.due), dueKey(b.status?.due)) || naturally(nameOf(a), nameOf(b)),
     time: (a, b) => naturally(b.status?.at ?? '', a.status?.at ?? ''),
   },
 });
@@ -32,19 +39,21 @@ export function Stops({
   stops,
   areas,
   timeZone,
+  today,
   onQuery,
 }: {
   slice: Slice;
   stops: readonly Stop[];
   areas: readonly Area[];
   timeZone: string;
+  today: string;
   onQuery: (query: Query) => void;
 }) {
   return (
     <ListTable
       className="stops"
       label="Entries"
-      source={listed(stops, listedStops(slice))}
+      source={listed(stops, listedStops(slice, today))}
       onQuery={onQuery}
       search="Search entries"
       placeholder="Tag, cable, kind"
@@ -54,8 +63,13 @@ export function Stops({
           label: 'Area',
           options: [['', 'All areas'], ...areas.map(({ id, name }) => [id, name] as const)],
         },
+        {
+          id: 'due',
+          label: 'By programme',
+          options: [['', 'Any day'], ...DUE_WHENS.map((when) => [when, WHEN_WORDS[when]] as const)],
+        },
       ]}
-      columns={columnsOf(timeZone)}
+      columns={columnsOf(timeZone, today)}
       keyOf={({ entry }) => entry.id}
       hrefOf={({ entry }) => surfaceOf(entry)}
       empty={<p className="quiet">No entry is in this state.</p>}
@@ -65,7 +79,11 @@ export function Stops({
 
 const nameOf = ({ enclosure, entry }: Stop): string => `${enclosure.tag}, entry ${entry.label}`;
 
-const columnsOf = (timeZone: string): readonly Column<Stop>[] => [
+const DUE_WHENS = ['overdue', 'initial', 'soon', 'later'] as const;
+
+const dueKey = (due: Due | null | undefined): string => (due ? (due.day ?? '0') : '9999');
+
+const columnsOf = (timeZone: string, today: string): readonly Column<Stop>[] => [
   {
     id: 'tag',
     title: 'Entry',
@@ -89,6 +107,17 @@ const columnsOf = (timeZone: string): readonly Column<Stop>[] => [
     cell: ({ status, standing }) => (
       <small className={toneOf(glyphOfState(standing))}>{statusWords(status, timeZone)}</small>
     ),
+  },
+  {
+    id: 'due',
+    title: 'Due',
+    sorts: true,
+    cell: ({ status }) =>
+      status?.due && (
+        <small className={dueWhen(status.due, today) === 'overdue' ? 'tone-failed' : ''}>
+          {dueWords(status.due, today)} <span className="quiet">{dueBecause(status.due)}</span>
+        </small>
+      ),
   },
 ];
 

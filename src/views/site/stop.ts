@@ -1,5 +1,5 @@
 import type { EntryState } from '../../core/record/finding';
-import type { Area, Enclosure, Entry, EntryStatus } from '../../core/record/types';
+import type { Area, Enclosure, Entry, Standing } from '../../core/record/types';
 
 /** One entry as the plan and the list show it. */
 export interface Stop {
@@ -7,7 +7,7 @@ export interface Stop {
   enclosure: Enclosure;
   area: Area;
   /** Null until it has been judged on this device. */
-  status: EntryStatus | null;
+  status: Standing | null;
   /** The state that stands while a round runs. */
   standing: EntryState;
 }

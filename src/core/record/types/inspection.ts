@@ -92,6 +92,20 @@ export interface Photo {
   sha256: string;
 }
 
+/** Why an interval is what it is, in the order in which it came about. */
+export type DueReason = 'never' | 'site' | 'surroundings' | 'failed' | 'sound-again' | 'capped' | 'movable';
+
+/** When an entry is due for a grade. */
+export interface Due {
+  grade: Grade;
+  /** Day in the site’s time zone; null: it was never inspected at this grade, the initial inspection is due. */
+  day: string | null;
+  months: number;
+  /** When the inspection was sealed that it counts from. */
+  since: string | null;
+  reasons: DueReason[];
+}
+
 /** Derived: where an entry stands, at which grade and when it was last looked at. */
 export interface EntryStatus {
   entry: Id;
@@ -115,6 +129,11 @@ export interface EntryStatus {
   running_answered: number;
   /** Defects that hold the state at failed until they are proven. */
   held: HeldDefect[];
+}
+
+/** The same with what its programme asks for next; null where the site has no programme. */
+export interface Standing extends EntryStatus {
+  due: Due | null;
 }
 
 /** A defect that is not proven. */

@@ -4,7 +4,7 @@ import type { AreaGroup, Group } from '../../hazard/group';
 import type { Level, Zone } from '../../hazard/level';
 import type { TemperatureClass } from '../../hazard/temperature';
 import type { AcceptanceRule } from '../../measuring/fit';
-import type { Base, Id, KeepsTyped, Range } from './base';
+import type { Base, Grade, Id, KeepsTyped, Range } from './base';
 import type { KindId } from '../kind-ids';
 import type { Frame } from './transit';
 
@@ -29,6 +29,10 @@ export interface Site extends Base {
   severityDays: { 4: number; 3: number; 2: number; 1: number };
   /** Ingress that an enclosure type of the division scheme stands for; never read backwards. */
   enclosureTypes: { type: string; ingress: string }[];
+  /** Months between inspections of each grade; null: not by programme. */
+  intervals: Record<Grade, number | null>;
+  /** Longest interval of equipment that stays where it is, months: 36, or what an expert’s reasons allow. */
+  longestMonths: number;
   /** How long steps of the work take here, min, where that is known better; by the words of the step. */
   usualMinutes: { step: string; minutes: number }[];
   /** IANA time zone in which days are counted. */
@@ -73,6 +77,10 @@ export interface Area extends Base {
   levelM: number;
 }
 
+/** Whether equipment stays where it was put, is moved about, or moved and often opened. */
+export const MOVABLES = ['fixed', 'moved', 'moved-and-opened'] as const;
+export type Movable = (typeof MOVABLES)[number];
+
 export interface Enclosure extends KeepsTyped {
   area: Id;
   tag: string;
@@ -111,6 +119,10 @@ export interface Enclosure extends KeepsTyped {
   onlyIntrinsic: boolean | null;
   /** Type of the division scheme, as marked; null without. */
   type: string | null;
+  /** What corrosion, vibration, washdown, heat or sun make of its intervals, 0.5 to 1; null: not recorded, taken as 1. */
+  surroundings: number | null;
+  /** Whether it is moved about, and often opened then; null: not recorded, taken as staying where it is. */
+  movable: Movable | null;
 }
 
 /** An entry that no cable uses. */
