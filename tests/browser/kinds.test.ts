@@ -194,7 +194,7 @@ describe('references', () => {
     await page.select('[data-path="over"] select', 'iec-2013');
     await clickText(page, '.record-form button', 'Add');
     // Of so many one is found by typing.
-    const check = (await page.waitForSelector('.list-item input'))!;
+    const check = (await page.waitForSelector('.list-item [data-path$="check"] input'))!;
     await check.click();
     await check.type('E-29');
     await clickText(page, '[role="option"]', 'E-29');

@@ -37,7 +37,7 @@ describe('the site view', () => {
     await page.waitForFunction(() =>
       [...document.querySelectorAll('.stops tr a')].every((e) => /PM-|TR-4/.test(e.textContent!)),
     );
-    for (const text of await texts(page, '.stops td:last-child small'))
+    for (const text of await texts(page, '.stops td:nth-child(2) small'))
       expect(text).toMatch(/sound, (detailed|close)/);
     await search.type('nowhere');
     await waitForText(page, '.stops', 'Nothing matches');

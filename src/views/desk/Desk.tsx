@@ -88,6 +88,9 @@ function DeskOf({ state, tool, onOpen }: DeskOfProps) {
   );
 }
 
+/** Height of the choice with its label, px. */
+const ROOM_PX = 75;
+
 /** Whose values a helper starts from. */
 function ValuesOf({
   state: { slice, site },
@@ -103,7 +106,8 @@ function ValuesOf({
     .sort((a, b) => naturally(a.label, b.label));
   return (
     <>
-      <Suspense fallback={null}>
+      {/* Its room is kept: what is aimed at below does not move when it is here. */}
+      <Suspense fallback={<Box h={ROOM_PX} mb="xs" />}>
         <RecordSelect
           label="Values of"
           none="no entry, typed here"
