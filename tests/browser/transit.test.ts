@@ -163,8 +163,8 @@ describe('the transit board', () => {
       await retype(page, 'It may be off by', '0.1');
     };
     await more();
-    await waitForText(page, 'main table', 'the wedge');
-    await waitForText(page, 'main table', 'gap');
+    await waitForText(page, '.spare', 'First out: the wedge');
+    await waitForText(page, '.spare', 'gap');
     await page.goto(`${demo.served.address}/transit/?site=proving-ground&entry=pg-tr-4-a&tab=more`);
     await more();
     await waitForText(page, '[role="status"]', 'Punch 16.6 mm');

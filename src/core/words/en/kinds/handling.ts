@@ -28,7 +28,7 @@ export const STEP_WORDS: Record<string, StepWords> = {
   'jacket-back': say('Take the jacket back by the sheet.', 'Scored, not cut through to the armour; the grommet sits on it.'),
   'strip-inner': say('Cut the inner sheath back; nothing under it is scored.', 'Tape, film and binder off wherever a seal will sit; fillers cut flush.'),
   measure: say('Measure the cable where seals and clamp will sit, three readings each.'),
-  body: say('Body into the wall, with washer and tag.', 'By hand first, not crossed. Thread seal or washer where sheet or wall asks for one, none on a taper. Flameproof threads clean, no tape.'),
+  body: say('Body into the wall, with washer and tag.', 'By hand first, not crossed. Thread seal or washer where sheet or wall asks for one, none on a taper. Flameproof threads clean, at most a grease that the sheet allows, no tape.'),
   hub: say('Hub into the box, the connector together.', 'By hand first, not crossed; then by spanner.'),
   'hub-loose': say('Loosen the hub nut and take the barrel off.'),
   spread: say('Spread the armour over the cone, evenly all round.', 'A screwdriver helps on large ones. The cone goes under the armour until the ends touch its shoulder.'),
