@@ -113,7 +113,7 @@ const SlipOn = ({ plan }: { plan: Plan }) => (
 );
 
 /** Most steps that the back of a sheet holds at its usual size. Chosen: by what fits on Letter. */
-const MOST_LARGE = 21;
+const MOST_LARGE = 19;
 
 /** Where each caution is said first: further on it is said by that step's number, so that the back of a sheet holds all. */
 const saidAt = (steps: readonly PlanStep[], { caution }: PlanStep): number =>

@@ -115,7 +115,10 @@ const columnsOf = (timeZone: string, today: string): readonly Column<Stop>[] => 
     cell: ({ status }) =>
       status?.due && (
         <small className={dueWhen(status.due, today) === 'overdue' ? 'tone-failed' : ''}>
-          {dueWords(status.due, today)} <span className="quiet">{dueBecause(status.due)}</span>
+          {dueWords(status.due, today)}
+          {status.due.reasons.some((reason) => reason !== 'site' && reason !== 'never') && (
+            <span className="quiet">, {dueBecause(status.due)}</span>
+          )}
         </small>
       ),
   },
