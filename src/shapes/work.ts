@@ -139,9 +139,9 @@ export class PourSetShape {
 class ArmourEndShape {
   @OneOf(ARMOUR_FINISHES) finish!: string;
   @Means('Length of the piece, tube or bushing, mm; 0 for a window.')
-  @Num({ min: 0, max: 10_000 })
+  @Num({ min: 0, max: 500 })
   finishMm!: number;
-  @Means('Armour past the block, mm.') @Num({ min: 0, max: 10_000 }) overhangMm!: number;
+  @Means('Armour past the block, mm.') @Num({ min: 0, max: 500 }) overhangMm!: number;
 }
 
 export class MakeOffShape {

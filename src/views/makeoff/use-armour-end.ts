@@ -17,13 +17,19 @@ export interface EndChoice {
   need: () => ArmourEnd | null;
 }
 
+/** Longest armour past a block, and longest finish, mm. Chosen: far more than any block asks; more is a slip of the keys. */
+const MOST_MM = 500;
+
+const tooLong = (mm: number): string | null =>
+  mm > MOST_MM ? `That is more than ${MOST_MM} mm. Type it in mm.` : null;
+
 /** Keeps the choice; null for an entry without a bonded block, or whose sheet says nothing of it. */
 export function useArmourEnd(dossier: Dossier): EndChoice | null {
   const sheet = kindOf(dossier).transit === 'bonded' ? dossier.certificate?.sheet.transit?.bonded : null;
   const usual = sheet ? usualEnd(sheet) : null;
   const [finish, setFinish] = useState<ArmourFinish>(usual?.finish ?? 'own-sheath');
-  const overhang = useMeasure('length', sheet?.overhangMm ?? null);
-  const length = useMeasure('length', sheet?.overhangMm ?? null);
+  const overhang = useMeasure('length', sheet?.overhangMm ?? null, tooLong);
+  const length = useMeasure('length', sheet?.overhangMm ?? null, tooLong);
   if (!sheet) return null;
   const made = (overhangMm: number | null, finishMm: number | null): ArmourEnd | null => {
     if (finish === 'window') return { finish, finishMm: 0, overhangMm: 0 };
