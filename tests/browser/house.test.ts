@@ -27,7 +27,7 @@ const KEYS = new Set(
 const VIEWS: [path: string, ready: string][] = [
   ['/site/?site=marrowick', '.plan'],
   ['/bench/?entry=mb-jb-204-c&site=marrowick', '.bench'],
-  ['/bench/?entry=mb-ax-31-b&site=marrowick', '.bench-panel'],
+  ['/bench/?entry=mb-ax-31-b&site=marrowick', '.bench-panel li'],
   ['/desk/?site=marrowick&tool=thread', '.desk-result'],
   ['/desk/?site=marrowick&tool=breathing', 'canvas'],
   ['/desk/?site=marrowick&tool=compound&entry=mb-ax-31-a', '.desk-result'],

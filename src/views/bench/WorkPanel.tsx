@@ -1,4 +1,5 @@
 import { KINDS } from '../../core/kinds/kinds';
+import { handlingOf } from '../../core/kinds/steps';
 import { askedLooks, askedPlaces } from '../../core/rulebook/asked';
 import type { Dossier } from '../../core/rulebook/dossier';
 import { PART_WORDS, stepCaution, stepTitle } from '../../core/words/en/kinds/steps';
@@ -26,9 +27,9 @@ export default function WorkPanel({ dossier }: { dossier: Dossier }) {
         </ol>
         <p>Then:</p>
         <ol>
-          {kind.steps.map(({ id, words, hold, caution }) => (
+          {kind.steps.map(({ id, words, byArmour, hold, caution }) => (
             <li key={id}>
-              {stepTitle({ words })}
+              {stepTitle({ words: handlingOf({ words, byArmour }, dossier.cable?.armour?.type ?? null) })}
               {hold && titles.has(hold) && (
                 <>
                   {' '}

@@ -118,8 +118,10 @@ export const where = (one: Step, asked: NonNullable<Step['asked']>): Step => ({ 
 export const as = (one: Step, rest: Partial<Step>): Step => ({ ...one, ...rest });
 
 /** Key of the handling of a step, by the armour of the cable where that matters; wire where none is recorded. */
-export const handlingOf = ({ words, byArmour }: Step, armour: ArmourType | null): string =>
-  byArmour ? `${words}-${armour ?? 'wire'}` : words;
+export const handlingOf = (
+  { words, byArmour }: Pick<Step, 'words' | 'byArmour'>,
+  armour: ArmourType | null,
+): string => (byArmour ? `${words}-${armour ?? 'wire'}` : words);
 
 /** Tests that a step can wait for: which conductor is which, and the insulation before and after sealing. */
 export const TEST_HOLDS = ['continuity', 'insulation-before', 'insulation-after'] as const;
