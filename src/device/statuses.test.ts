@@ -35,6 +35,23 @@ const all = () => ENTRIES.map((id) => statuses.of(id));
 beforeAll(() => openRules());
 
 describe('where entries stand, for lists', () => {
+  it('is asked for again at the moment that time alone may alter it, and not before', async () => {
+    const told = vi.fn();
+    statuses.subscribe(told);
+    const inAnHour = new Date(Date.parse(now()) + 3_600_000).toISOString();
+    const status = standingOf(slice, 'e', 's', now())!;
+    statuses.take([{ day: '', status: { ...status, changes_at: inAnHour } }]);
+    await vi.advanceTimersByTimeAsync(3_590_000);
+    statuses.of('e');
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([told.mock.calls.length, statuses.judged]).toEqual([1, 0]);
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(told).toHaveBeenCalledTimes(2);
+    statuses.of('e');
+    await settle();
+    expect(statuses.judged).toBe(1);
+  });
+
   it('is nothing at first, and what the rule book says soon after', async () => {
     expect(all()).toEqual(ENTRIES.map(() => null));
     await settle();
@@ -74,7 +91,7 @@ describe('where entries stand, for lists', () => {
     expect(statuses.judged).toBe(2 * ENTRIES.length);
   });
 
-  it('is what was known with the copy, without judging, until something touches the entry or the day is another', async () => {
+  it('is what was known with the copy, without judging, until something touches the entry or time has passed it', async () => {
     const status = { ...standingOf(slice, 'e', 's', now())!, state: 'doubtful' as const };
     const kept: unknown[] = [];
     statuses = new Statuses(
@@ -83,13 +100,13 @@ describe('where entries stand, for lists', () => {
       (judged) => kept.push(...judged),
     );
     statuses.take([
-      { day: now().slice(0, 10), status },
-      { day: '2020-01-01', status: { ...status, entry: 'f' } },
+      { day: '2020-01-01', status: { ...status, changes_at: null } },
+      { day: '2020-01-01', status: { ...status, entry: 'f', changes_at: '2020-01-02T00:00:00.000Z' } },
     ]);
-    expect(statuses.of('e')).toEqual(status);
+    expect(statuses.of('e')!.state).toBe('doubtful');
     expect(statuses.of('f')!.state).toBe('doubtful');
     await settle();
-    expect(statuses.of('e')).toEqual(status);
+    expect(statuses.of('e')!.state).toBe('doubtful');
     expect(statuses.of('f')).toEqual(standingOf(slice, 'f', 's', now())!);
     give('look.answer', { id: 'n1', entry: 'e', round: 'r', look: 'damage', answer: 'cracked', photo: null });
     statuses.of('e');

@@ -14,10 +14,13 @@ const TELL_MS = { first: 150, most: 2400 };
 
 interface Kept {
   version: number;
-  /** Day of judging: what depends on the date is asked anew on another. */
-  day: string;
   status: Standing | null;
 }
+
+/** A moment has surely passed so long after it, ms. */
+const AFTER_MS = 50;
+/** No timer waits for longer, ms: a day. */
+const MOST_MS = 86_400_000;
 
 /**
  * Where the entries of a site stand, for lists and plans: kept from one look to the next, judged again only where
@@ -45,16 +48,45 @@ export class Statuses extends Subscribable {
   /** Takes what is known of entries that nothing has touched since the copy was taken up. */
   take(judged: readonly Judged[]): void {
     const version = this.touched.untouched;
-    for (const { day, status } of judged) this.#kept.set(status.entry, { version, day, status });
+    for (const { status } of judged) this.#kept.set(status.entry, { version, status });
+    for (const { status } of judged) this.#noteAhead(status);
     if (judged.length > 0) this.changed();
   }
 
   /** Where an entry stands: as it was judged last, null before the first time; what is out of date is judged soon. */
   readonly of = (entry: Id): Standing | null => {
     const kept = this.#kept.get(entry);
-    if (!kept || kept.version !== this.touched.versionOf(entry) || kept.day !== today()) this.#want(entry);
+    if (!kept || kept.version !== this.touched.versionOf(entry) || hasPassed(kept.status)) this.#want(entry);
     return kept?.status ?? null;
   };
+
+  /** Entries at which time alone will alter something, few of them, and when. */
+  readonly #ahead = new Map<Id, number>();
+  #next = Infinity;
+  #looking: ReturnType<typeof setTimeout> | null = null;
+
+  #noteAhead({ entry, changes_at: at }: Standing): void {
+    if (at) this.#ahead.set(entry, Date.parse(at));
+    else this.#ahead.delete(entry);
+    if (at && Date.parse(at) < this.#next) this.#await();
+  }
+
+  /** One timer for the site: lists ask again at the next moment at which anything may stand otherwise. */
+  #await(): void {
+    if (this.#looking) clearTimeout(this.#looking);
+    this.#next = Math.min(...this.#ahead.values());
+    if (this.#next === Infinity) return;
+    const wait = Math.max(this.#next - Date.parse(now()), 0) + AFTER_MS;
+    this.#looking = setTimeout(() => this.#pass(), Math.min(wait, MOST_MS));
+  }
+
+  #pass(): void {
+    const at = Date.parse(now());
+    const before = this.#ahead.size;
+    for (const [entry, when] of this.#ahead) if (when <= at) this.#ahead.delete(entry);
+    if (this.#ahead.size < before) this.changed();
+    this.#await();
+  }
 
   #want(entry: Id): void {
     this.#queue.add(entry);
@@ -85,11 +117,15 @@ export class Statuses extends Subscribable {
     const { slice, site } = this.records();
     const version = this.touched.versionOf(entry);
     const status = site === null ? null : judged(slice, entry, site, now());
-    const day = today();
-    this.#kept.set(entry, { version, day, status });
-    if (status) this.#unkept.push({ day, status });
+    this.#kept.set(entry, { version, status });
+    if (status) this.#noteAhead(status);
+    if (status) this.#unkept.push({ day: now().slice(0, 10), status });
     this.judged++;
   }
 }
 
-const today = (): string => now().slice(0, 10);
+/** Whether time alone may have altered it; one that an earlier version has kept does not say when. */
+const hasPassed = (status: Standing | null): boolean =>
+  status !== null &&
+  status.changes_at !== null &&
+  (status.changes_at === undefined || status.changes_at <= now());

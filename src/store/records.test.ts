@@ -113,7 +113,13 @@ describe('records', () => {
 });
 
 describe('statuses', () => {
-  const status = (entry: Id, state: string) => ({ entry, site: 's', state }) as unknown as Standing;
+  const status = (entry: Id, state: string, changes_at: string | null = null) =>
+    ({ entry, site: 's', state, sealed_state: null, sealed_at: null, running_round: null, due: null, at: null, open_defects: 0, worst: 0, changes_at }) as unknown as Standing; // prettier-ignore
+  const place = {
+    entry: sample.get('entry', 'e')!,
+    area: { id: 'a', name: 'Pit 2' },
+    listed: { title: 'JB-2, entry A', words: 'a gland' },
+  };
   beforeEach(() =>
     records.write(
       ['area', 'enclosure', 'certificate', 'cable', 'entry'].flatMap((table) =>
@@ -126,17 +132,16 @@ describe('statuses', () => {
 
   it('are one for each entry, the newest', () => {
     const statuses = new Statuses(db);
-    statuses.put({ day: '2026-03-05', status: status('e', 'sound') });
-    statuses.put({ day: '2026-03-06', status: status('e', 'failed') });
+    statuses.put({ day: '2026-03-05', status: status('e', 'sound') }, place);
+    statuses.put({ day: '2026-03-06', status: status('e', 'failed', '2026-03-07T10:00:00.000Z') }, place);
     expect(statuses.standing().map((one) => JSON.parse(one) as unknown)).toEqual([
-      { day: '2026-03-06', status: status('e', 'failed') },
+      { day: '2026-03-06', status: status('e', 'failed', '2026-03-07T10:00:00.000Z') },
     ]);
-    statuses.markOfOtherDays('2026-03-06');
-    expect(statuses.countStale()).toBe(0);
-    statuses.markOfOtherDays('2026-03-07');
+    expect(statuses.markPassed('2026-03-07T09:59:59.000Z')).toBe(0);
+    expect(statuses.markPassed('2026-03-07T10:00:00.000Z')).toBe(1);
     expect(statuses.standing()).toEqual([]);
     expect(statuses.countStale()).toBe(1);
-    expect(statuses.all()).toEqual([status('e', 'failed')]);
+    expect(statuses.all()).toMatchObject([{ entry: 'e', state: 'failed' }]);
     statuses.remove('e');
     expect(statuses.all()).toEqual([]);
   });
@@ -144,10 +149,18 @@ describe('statuses', () => {
   it('are marked once, and judged anew until no mark is left', () => {
     const statuses = new Statuses(db);
     statuses.markStale(['e', 'e']);
-    statuses.markAllStale();
+    statuses.markUnjudged();
     expect(statuses.countStale()).toBe(1);
     expect(statuses.stale(10)).toEqual(['e']);
     statuses.unmark('e');
+    expect(statuses.countStale()).toBe(0);
+    statuses.put({ day: '', status: status('e', 'sound') }, place);
+    statuses.markAllStale();
+    statuses.markStale(['e']);
+    expect(statuses.countStale()).toBe(1);
+    statuses.unmark('e');
+    expect([statuses.countStale(), statuses.stale(10)]).toEqual([1, ['e']]);
+    statuses.put({ day: '', status: status('e', 'sound') }, place);
     expect(statuses.countStale()).toBe(0);
     statuses.markStale(['e']);
     expect(statuses.stale(10)).toEqual(['e']);

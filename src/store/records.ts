@@ -1,6 +1,6 @@
 import type { Statement } from 'better-sqlite3';
-import type { RecordChange, Slice } from '../core/record/slice';
-import { lookupsOf } from '../core/record/tables';
+import { valuesOf, type RecordChange, type Slice } from '../core/record/slice';
+import { isListField, lookupsOf } from '../core/record/tables';
 import type { Id, TableName, Tables } from '../core/record/types';
 import type { Db } from './open';
 
@@ -59,7 +59,7 @@ export class Records implements Slice {
     const known = this.#lists.get(key);
     // Who sorts or filters a list does it with their own.
     if (known) return known.slice() as Tables[T][];
-    const rows = this.#prepare(`SELECT id, body FROM ${table} WHERE ${field} = ? ORDER BY id`).iterate(value);
+    const rows = this.#prepare(lookup(table, field)).iterate(value);
     const list: Tables[T][] = [];
     for (const { id, body } of rows as IterableIterator<Row & { id: Id }>) {
       const kept = this.#parsed.get(`${table} ${id}`) as Tables[T] | undefined;
@@ -123,18 +123,25 @@ export class Records implements Slice {
   /** Brings the look-ups that a record was or is in up to it. */
   #relist(table: TableName, before: Tables[TableName] | null, after: Tables[TableName] | null): void {
     for (const field of lookupsOf(table)) {
-      const was = before && (before as unknown as Record<string, Id>)[field];
-      const is = after && (after as unknown as Record<string, Id>)[field];
-      if (was && was !== is) this.#lists.delete(listKey(table, field, was));
-      if (!is) continue;
-      const list = this.#lists.get(listKey(table, field, is));
-      if (!list) continue;
-      const last = list[list.length - 1];
-      if (was === is) replaceIn(list, after!);
-      // Ids grow with time: a new record goes to the end, nearly always.
-      else if (!last || last.id < after!.id) list.push(after!);
-      else this.#lists.delete(listKey(table, field, is));
+      const were = before ? valuesOf(before, field) : [];
+      const are = after ? valuesOf(after, field) : [];
+      const stays = new Set(were.length > 1 || are.length > 1 ? are : []);
+      for (const was of were)
+        if (was && was !== are[0] && !stays.has(was)) this.#lists.delete(listKey(table, field, was));
+      const stood = new Set(were);
+      for (const is of are) if (is) this.#enlist(listKey(table, field, is), after!, stood.has(is));
     }
+  }
+
+  /** A record is in a look-up that may be kept, and may have been in it before. */
+  #enlist(key: string, record: Tables[TableName], stood: boolean): void {
+    const list = this.#lists.get(key);
+    if (!list) return;
+    const last = list[list.length - 1];
+    if (stood) replaceIn(list, record);
+    // Ids grow with time: a new record goes to the end, nearly always.
+    else if (!last || last.id < record.id) list.push(record);
+    else this.#lists.delete(key);
   }
 
   #rows<R>(sql: string, params: unknown[]): R[] {
@@ -151,6 +158,12 @@ export class Records implements Slice {
     return statement;
   }
 }
+
+/** Lists of ids stand in a table of their own, one row for each. */
+const lookup = (table: TableName, field: string): string =>
+  isListField(table, field)
+    ? `SELECT id, body FROM ${table} JOIN ${table}_${field} ON record = id WHERE value = ? ORDER BY id`
+    : `SELECT id, body FROM ${table} WHERE ${field} = ? ORDER BY id`;
 
 const listKey = (table: TableName, field: string, value: Id): string => `${table}.${field} ${value}`;
 

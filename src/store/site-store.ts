@@ -10,7 +10,9 @@ import { touchedEntries } from '../core/commands/touched';
 import type { Id, TableName, Tables } from '../core/record/types';
 import { RECORDS_VERSION } from '../core/record/version';
 import { standingOf } from '../core/programme/standing';
+import { entryListed, LISTED_TABLES } from '../core/words/en/listed';
 import { Journal, type JournalHead } from './journal';
+import { ListedRows } from './listed';
 import { closeDatabase, DatabaseError, explained, openDatabase, openForReading, type Db } from './open';
 import { Photos } from './photos';
 import { Records } from './records';
@@ -23,6 +25,9 @@ export const SITE_DB = 'site.db';
 
 /** Entries that one transaction judges again at most. */
 const MOST_SETTLED = 200;
+
+/** Grows when what lists are found and sorted by is made otherwise. */
+const INDEX_VERSION = '1';
 
 /** Lines of a journal that are looked at whenever it is opened. */
 const LOOKED_AT = 1000;
@@ -45,6 +50,7 @@ export class SiteStore {
   readonly statuses: Statuses;
   readonly photos: Photos;
   readonly settings: Settings;
+  readonly #listed: ListedRows;
 
   private constructor(
     readonly id: Id,
@@ -57,6 +63,7 @@ export class SiteStore {
     this.statuses = new Statuses(db);
     this.photos = new Photos(db);
     this.settings = new Settings(db);
+    this.#listed = new ListedRows(db);
   }
 
   /**
@@ -109,6 +116,7 @@ export class SiteStore {
 
   /** Records of an earlier version gain what this one knows of; the chain says so, and what they are from there on. */
   #bringUp(at: string): void {
+    this.#bringUpIndex();
     const known = this.settings.get('records-version');
     const version = String(RECORDS_VERSION);
     if (known === version) return;
@@ -124,6 +132,19 @@ export class SiteStore {
     }
     this.checkpoint(at);
     this.statuses.markAllStale();
+  }
+
+  /** A file whose lists were made by another version has them made anew. */
+  #bringUpIndex(): void {
+    if (this.settings.get('index-version') === INDEX_VERSION) return;
+    this.settings.set('index-version', INDEX_VERSION);
+    for (const table of LISTED_TABLES)
+      if (table !== 'entry')
+        this.#listed.follow(
+          this.records.all(table).map((after) => ({ table, id: after.id, before: null, after })),
+        );
+    this.statuses.markAllStale();
+    this.statuses.markUnjudged();
   }
 
   /** Writes into the chain what all records are at this line; replay starts here. The caller holds the transaction. */
@@ -164,6 +185,9 @@ export class SiteStore {
   }: Accepted): JournalHead & { changes: RecordChange[] } {
     const changes = apply(this.records, command, person);
     this.records.write(changes);
+    this.#listed.follow(changes);
+    for (const { table, id, after } of changes)
+      if (table === 'entry' && after === null) this.statuses.remove(id);
     // What holds for the whole site is not looked up entry by entry.
     if (changes.some(({ table }) => WHOLE_SITE.has(table) && !isLastSeal(changes)))
       this.statuses.markAllStale();
@@ -193,9 +217,14 @@ export class SiteStore {
   /** Judges entries again, as at a time, and writes where they stand. */
   refresh(entries: Iterable<Id>, at: string): void {
     for (const id of entries) {
-      const status = this.records.get('entry', id) && standingOf(this.records, id, this.id, at);
-      if (status) this.statuses.put({ day: at.slice(0, 10), status });
-      else this.statuses.remove(id);
+      const entry = this.records.get('entry', id);
+      const status = entry && standingOf(this.records, id, this.id, at);
+      const enclosure = status && this.records.get('enclosure', entry.enclosure);
+      const area = enclosure && this.records.get('area', enclosure.area);
+      if (area) {
+        const listed = entryListed(this.records, entry);
+        this.statuses.put({ day: at.slice(0, 10), status: status! }, { entry, area, listed });
+      } else this.statuses.remove(id);
       this.statuses.unmark(id);
     }
   }

@@ -1,27 +1,30 @@
 import type { Judged } from '../core/commands/news';
-import type { Id, Standing } from '../core/record/types';
+import { ENTRY_STATES } from '../core/record/finding';
+import { sortKey } from '../core/record/natural';
+import { standingState } from '../core/record/standing';
+import type { Area, Entry, Id, Standing } from '../core/record/types';
+import type { Listed } from '../core/words/en/listed';
+import { ListedRows } from './listed';
 import type { Db } from './open';
+import { Prepared } from './prepared';
 
-/** The derived table of where each entry stands. */
+/** Where an entry lies, and by what it is found. */
+export interface EntryPlace {
+  entry: Pick<Entry, 'id' | 'kind' | 'enclosure'>;
+  area: Pick<Area, 'id' | 'name'>;
+  listed: Listed;
+}
+
+/** The index of lists: where each entry stands, judged again where something has touched it. */
 export class Statuses {
-  readonly #put;
-  readonly #remove;
-
-  readonly #mark;
-  readonly #unmark;
-  readonly #some;
+  readonly #sql: Prepared;
+  readonly #listed: ListedRows;
   /** Marked since the last time, so that nothing is marked twice. */
   readonly #marked = new Set<Id>();
 
   constructor(private readonly db: Db) {
-    this.#mark = db.prepare('INSERT OR IGNORE INTO stale (entry) VALUES (?)');
-    this.#unmark = db.prepare('DELETE FROM stale WHERE entry = ?');
-    this.#some = db.prepare('SELECT entry FROM stale LIMIT ?').pluck();
-    this.#put = db.prepare(
-      `INSERT INTO entry_status (entry, body, day) VALUES (?, ?, ?)
-       ON CONFLICT (entry) DO UPDATE SET body = excluded.body, day = excluded.day`,
-    );
-    this.#remove = db.prepare('DELETE FROM entry_status WHERE entry = ?');
+    this.#sql = new Prepared(db);
+    this.#listed = new ListedRows(db);
   }
 
   /** Marks entries to be judged again. */
@@ -29,20 +32,27 @@ export class Statuses {
     for (const entry of entries) {
       if (this.#marked.has(entry)) continue;
       this.#marked.add(entry);
-      this.#mark.run(entry);
+      this.#sql.get('INSERT OR IGNORE INTO stale (entry) VALUES (?)').run(entry);
     }
   }
 
-  /** Marks every entry of the site. */
+  /** Marks every entry that was judged so far, however many there are, by one number. */
   markAllStale(): void {
-    this.db.exec('INSERT OR IGNORE INTO stale (entry) SELECT id FROM entry');
+    this.#sql.get('UPDATE judging SET generation = generation + 1').run();
   }
 
-  /** Marks the entries that were judged on another day: what depends on the date may stand otherwise now. */
-  markOfOtherDays(day: string): void {
-    this.db
-      .prepare('INSERT OR IGNORE INTO stale (entry) SELECT entry FROM entry_status WHERE day <> ?')
-      .run(day);
+  /** Marks the entries that were never judged. */
+  markUnjudged(): void {
+    this.db.exec('INSERT OR IGNORE INTO stale (entry) SELECT id FROM entry WHERE id NOT IN (SELECT entry FROM entry_status)'); // prettier-ignore
+  }
+
+  /**
+   * Marks the entries at which time alone has passed something: a cure, bolts to be tightened again.
+   *
+   * @returns how many
+   */
+  markPassed(at: string): number {
+    return this.#sql.get('INSERT OR IGNORE INTO stale (entry) SELECT entry FROM entry_status WHERE changes_at <= ?').run(at).changes; // prettier-ignore
   }
 
   /** Marks may have been taken back. */
@@ -50,40 +60,79 @@ export class Statuses {
     this.#marked.clear();
   }
 
-  /** Some of the entries that are marked. */
+  /** Some of the entries that are marked: those that something touched first. */
   stale(most: number): Id[] {
-    return this.#some.all(most) as Id[];
+    const touched = this.#sql.get('SELECT entry FROM stale LIMIT ?').pluck().all(most) as Id[];
+    if (touched.length > 0) return touched;
+    return this.#sql.get(`SELECT entry FROM entry_status WHERE ${IS_OLD} LIMIT ?`).pluck().all(most) as Id[];
   }
 
   /** How many are marked. */
   countStale(): number {
-    return this.db.prepare('SELECT count(*) FROM stale').pluck().get() as number;
+    return this.#sql.get(COUNT_STALE).pluck().get() as number;
   }
 
   /** An entry was judged again. */
   unmark(entry: Id): void {
     this.#marked.delete(entry);
-    this.#unmark.run(entry);
+    this.#sql.get('DELETE FROM stale WHERE entry = ?').run(entry);
   }
 
-  put({ day, status }: Judged): void {
-    this.#put.run(status.entry, JSON.stringify(status), day);
+  /** Writes where an entry stands, and what it is found by. */
+  put({ day, status }: Judged, { entry, area, listed }: EntryPlace): void {
+    const row = this.#listed.put('entry', entry.id, listed);
+    this.#sql.get(PUT).run({
+      row,
+      entry: entry.id,
+      body: JSON.stringify(status),
+      day,
+      name: sortKey(listed.title),
+      area: area.id,
+      area_name: sortKey(area.name),
+      enclosure: entry.enclosure,
+      kind: entry.kind,
+      state: ENTRY_STATES.indexOf(standingState(status)),
+      sealed_at: status.sealed_at,
+      sealed_state: status.sealed_state,
+      running_round: status.running_round,
+      due: status.due ? (status.due.day ?? DUE_NOW) : DUE_NEVER,
+      seen: status.at ?? '',
+      open_defects: status.open_defects,
+      worst: status.worst,
+      changes_at: status.changes_at,
+    });
   }
 
   remove(entry: Id): void {
-    this.#remove.run(entry);
+    this.#sql.get('DELETE FROM entry_status WHERE entry = ?').run(entry);
+    this.#listed.remove('entry', entry);
   }
 
   /** Where the entries stand that nothing has touched since they were judged: each a `Judged`, as JSON. */
   standing(): string[] {
-    const rows = this.db
-      .prepare('SELECT body, day FROM entry_status WHERE entry NOT IN (SELECT entry FROM stale)')
-      .all() as { body: string; day: string }[];
+    const sql = `SELECT body, day FROM entry_status WHERE NOT ${IS_OLD} AND entry NOT IN (SELECT entry FROM stale)`;
+    const rows = this.#sql.get(sql).all() as { body: string; day: string }[];
     return rows.map(({ body, day }) => `{"day":${JSON.stringify(day)},"status":${body}}`);
   }
 
   all(): Standing[] {
-    const rows = this.db.prepare('SELECT body FROM entry_status ORDER BY entry').all();
+    const rows = this.#sql.get('SELECT body FROM entry_status ORDER BY entry').all();
     return (rows as { body: string }[]).map(({ body }) => JSON.parse(body) as Standing);
   }
 }
+
+/** What stands for a day: the initial inspection is due before any, what nothing asks for after all. */
+export const [DUE_NOW, DUE_NEVER] = ['0', '9'] as const;
+
+const IS_OLD = '(generation < (SELECT generation FROM judging))';
+
+const COUNT_STALE = `SELECT (SELECT count(*) FROM stale) + (SELECT count(*) FROM entry_status WHERE ${IS_OLD} AND entry NOT IN (SELECT entry FROM stale))`;
+
+const COLUMNS = [
+  'entry', 'body', 'day', 'name', 'area', 'area_name', 'enclosure', 'kind', 'state', 'sealed_at', 'sealed_state',
+  'running_round', 'due', 'seen', 'open_defects', 'worst', 'changes_at',
+]; // prettier-ignore
+
+const PUT = `INSERT INTO entry_status (row, generation, ${COLUMNS.join()})
+  VALUES (@row, (SELECT generation FROM judging), ${COLUMNS.map((column) => `@${column}`).join()})
+  ON CONFLICT (row) DO UPDATE SET generation = excluded.generation, ${COLUMNS.map((column) => `${column} = excluded.${column}`).join()}`;

@@ -14,7 +14,7 @@ export interface Snapshot {
   statuses: Judged[];
 }
 
-/** Where an entry stands, and the day by which it was judged: on another it may stand otherwise. */
+/** Where an entry stands, and the day by which it was judged. */
 export interface Judged {
   /** ISO date. */
   day: string;

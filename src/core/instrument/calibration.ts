@@ -1,7 +1,7 @@
 import type { Calibration, InstrumentFields, ReadingFault } from './instrument';
 
 /** A device's clock may be so far ahead of the judgement, ms. Chosen: what a clock drifts between two syncs; more is a wrong clock. */
-const CLOCK_SLACK_MS = 120_000;
+export const CLOCK_SLACK_MS = 120_000;
 
 /** Whether a time lies after another by more than clocks may differ; false where one of them is not known. */
 export function isLater(time: string, than: string): boolean {

@@ -4,6 +4,7 @@ import type { Id, Inspection, Standing } from '../record/types';
 import { assess, type Assessment } from '../rulebook/assess';
 import { levelHere } from '../rulebook/classified';
 import type { Dossier } from '../rulebook/dossier';
+import { changesAt } from './changes-at';
 import { nextDue, type Counted } from './due';
 
 /**
@@ -14,10 +15,10 @@ import { nextDue, type Counted } from './due';
  */
 export function standingOf(slice: Slice, entry: Id, site: Id, at: string): Standing | null {
   const found = assess(slice, entry, site, at);
-  return found && withDue(slice, found);
+  return found && withDue(slice, found, at);
 }
 
-function withDue(slice: Slice, { dossier, status }: Assessment): Standing {
+function withDue(slice: Slice, { dossier, earlier, status }: Assessment, at: string): Standing {
   const { site, enclosure, entry, broken } = dossier;
   // A seal that does not match says nothing, and resets nothing.
   const sealed = slice
@@ -31,7 +32,10 @@ function withDue(slice: Slice, { dossier, status }: Assessment): Standing {
     movable: enclosure.movable ?? 'fixed',
     timeZone: site.timeZone,
   });
-  return { ...status, due };
+  const open = slice.by('defect', 'entry', entry.id).filter(({ state }) => state !== 'proven');
+  const worst = Math.max(0, ...open.map(({ severity }) => severity)) as Standing['worst'];
+  const changes_at = changesAt([dossier, ...earlier], at);
+  return { ...status, due, open_defects: open.length, worst, changes_at };
 }
 
 /** A sealed inspection as the programme counts it; its failures have the level that they have here today. */

@@ -3,7 +3,7 @@ import type { Change, Id, TableName, Tables } from './types';
 /** Reading access to a site's records; the page keeps them in memory, the server in SQLite. */
 export interface Slice {
   get<T extends TableName>(table: T, id: Id): Tables[T] | null;
-  /** Records whose field holds the value, in the order of their ids. */
+  /** Records whose field is the value, or a list that holds it, in the order of their ids. */
   by<T extends TableName>(table: T, field: string, value: Id): Tables[T][];
   /** Every record of a table. */
   all<T extends TableName>(table: T): Tables[T][];
@@ -98,7 +98,7 @@ export class MemorySlice implements Slice {
   #unindex(table: TableName, record: Tables[TableName]) {
     for (const [key, index] of this.#indexes) {
       const [t, field] = key.split('.') as [TableName, string];
-      if (t === table) index.get(fieldOf(record, field))?.delete(record.id);
+      if (t === table) for (const value of valuesOf(record, field)) index.get(value)?.delete(record.id);
     }
   }
 
@@ -110,14 +110,18 @@ export class MemorySlice implements Slice {
   }
 }
 
-const fieldOf = (record: Tables[TableName], field: string): Id =>
-  (record as unknown as Record<string, Id>)[field]!;
+/** What a record is looked up by in a field: its value, or each of a list. */
+export function valuesOf(record: Tables[TableName], field: string): readonly Id[] {
+  const value = (record as unknown as Record<string, Id | readonly Id[] | undefined>)[field];
+  return typeof value === 'object' && value !== null ? value : [value as Id];
+}
 
 function addTo(index: Map<Id, Set<Id>>, record: Tables[TableName], field: string): void {
-  const value = fieldOf(record, field);
-  const ids = index.get(value);
-  if (ids) ids.add(record.id);
-  else index.set(value, new Set([record.id]));
+  for (const value of valuesOf(record, field)) {
+    const ids = index.get(value);
+    if (ids) ids.add(record.id);
+    else index.set(value, new Set([record.id]));
+  }
 }
 
 const sortById = <R extends { id: Id }>(records: R[]): R[] =>

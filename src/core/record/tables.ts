@@ -8,6 +8,8 @@ export interface Table<T extends TableName = TableName> {
   references: Readonly<Record<string, TableName>>;
   /** Further fields that records are looked up by, beside the site and those that refer. */
   lookups: readonly string[];
+  /** Fields that hold a list of ids, each of which they are looked up by. */
+  lists?: readonly string[];
   /** Where its records lie: in the open format of a site, or in the database alone. */
   lies: 'file' | 'database';
   /** Entries whose judgement a record of it can alter. */
@@ -25,8 +27,8 @@ const TABLE: { [T in TableName]: Table<T> } = {
   cable: { ...ALONE, touches: touches.cable },
   certificate: { ...ALONE, touches: touches.certificate },
   instrument: { ...ALONE, touches: touches.instrument },
-  entry: { ...ALONE, references: { enclosure: 'enclosure', certificate: 'certificate', cable: 'cable' }, touches: touches.entry },
-  round: { ...ALONE, touches: touches.round },
+  entry: { ...ALONE, references: { enclosure: 'enclosure', certificate: 'certificate', cable: 'cable' }, lookups: ['kind'], touches: touches.entry },
+  round: { ...ALONE, lists: ['entries'], touches: touches.round },
   reference: { ...ALONE, touches: touches.wholeSite },
   reading: { ...OF_ROUND, references: { ...OF_ROUND.references, instrument: 'instrument' } },
   look: OF_ROUND,
@@ -51,14 +53,18 @@ export const tableOf = <T extends TableName>(table: T): Table<T> => TABLE[table]
 /** Tables of the open format of a site, beside the site itself. */
 export const FILE_TABLES = TABLES.filter((table) => table !== 'site' && TABLE[table].lies === 'file');
 
+/** Whether a field of a table holds a list of ids. */
+export const isListField = (table: TableName, field: string): boolean =>
+  TABLE[table].lists?.includes(field) ?? false;
+
 /** Fields that records of a table can be looked up by. */
 export const lookupsOf = (table: TableName): readonly string[] => LOOKUPS.get(table)!;
 
 // Bodies that are found by their content belong to a site like everything, and nobody looks for a site's.
 const LOOKUPS = new Map<TableName, readonly string[]>(
   TABLES.map((table) => {
-    const { references, lookups } = TABLE[table];
+    const { references, lookups, lists = [] } = TABLE[table];
     const own = table === 'site' || table === 'frozen' ? [] : ['site'];
-    return [table, [...own, ...Object.keys(references), ...lookups]];
+    return [table, [...own, ...Object.keys(references), ...lookups, ...lists]];
   }),
 );

@@ -1,6 +1,7 @@
 import { versionsOf } from './instruments';
 import { namesIn } from './packing';
 import type { Slice } from './slice';
+import { KIND_IDS } from './kind-ids';
 import type { Id, Tables, TransitPacking } from './types';
 
 /** Entries whose judgement a record can alter, as the records stand. */
@@ -25,8 +26,13 @@ export const itsCable: Touches<{ cable: Id }> = (slice, { cable }) => ofCable(sl
 /** What lies in an area, and transits whose other side it is. */
 export const area: Touches<Tables['area']> = (slice, { id, site }) => [
   ...slice.by('enclosure', 'area', id).flatMap((enclosure) => ofEnclosure(slice, enclosure.id)),
-  ...ids(slice.by('entry', 'site', site).filter(({ frame }) => frame?.otherArea === id)),
+  ...TRANSITS.flatMap((kind) => slice.by('entry', 'kind', kind))
+    .filter((entry) => entry.site === site && entry.frame?.otherArea === id)
+    .map((entry) => entry.id),
 ];
+
+/** Kinds that lie between two areas. */
+const TRANSITS = KIND_IDS.filter((kind) => kind.startsWith('transit'));
 
 /** Its entries, and the other ends of their cables, which ask in which area this one is. */
 export const enclosure: Touches<Tables['enclosure']> = (slice, { id }) =>

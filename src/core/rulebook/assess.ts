@@ -10,6 +10,8 @@ import { ruleOf } from './rules';
 /** An entry judged with its history: what failed before and was not asked since, what is not proven. */
 export interface Assessment {
   dossier: Dossier;
+  /** The entry in earlier rounds that were left open, whose failures count still. */
+  earlier: readonly Dossier[];
   findings: Finding[];
   status: EntryStatus;
 }
@@ -38,9 +40,10 @@ export function assessDossier(slice: Slice, dossier: Dossier, at: string, grade?
   // A seal that does not match says nothing; the dossier names it.
   const every = slice.by('inspection', 'entry', dossier.entry.id);
   const sealed = every.filter(({ id }) => !dossier.broken.some((one) => one.id === id)).sort(byTime);
-  const findings = withOldFailures(slice, dossier, found, sealed, at);
+  const earlier = leftOpen(slice, dossier, sealed);
+  const findings = withOldFailures(oldFailures(dossier, earlier, sealed, at), found);
   const held = heldBy(slice.by('defect', 'entry', dossier.entry.id));
-  return { dossier, findings, status: statusOf(dossier, findings, asked, { sealed, held }) };
+  return { dossier, earlier, findings, status: statusOf(dossier, findings, asked, { sealed, held }) };
 }
 
 const byTime = (a: { at: string; id: Id }, b: { at: string; id: Id }): number =>
@@ -56,14 +59,7 @@ interface OldFailure {
  * Adds the checks that failed when they were last asked and have not been answered since: a glance of a lower
  * grade does not lift them.
  */
-function withOldFailures(
-  slice: Slice,
-  dossier: Dossier,
-  findings: Finding[],
-  sealed: readonly Inspection[],
-  at: string,
-): Finding[] {
-  const failed = oldFailures(slice, dossier, sealed, at);
+function withOldFailures(failed: ReadonlyMap<string, OldFailure>, findings: Finding[]): Finding[] {
   if (failed.size === 0) return findings;
   const kept = new Set(findings.map(({ check }) => check));
   const all = findings.map((finding) => {
@@ -98,21 +94,25 @@ interface Earlier {
   findings: readonly Finding[];
 }
 
+/** The entry in the rounds before its own that were answered and never sealed. */
+function leftOpen(slice: Slice, { entry, round }: Dossier, sealed: readonly Inspection[]): Dossier[] {
+  return roundsBefore(slice, entry.id, entry.site, round).flatMap((other) => {
+    if (sealed.some((one) => one.round === other.id)) return [];
+    const left = dossierOf(slice, entry.id, other);
+    return left && hasAnswers(left) ? [left] : [];
+  });
+}
+
 /** Checks whose last answer before the dossier's round was a failure: of sealed inspections, and of rounds left open. */
 function oldFailures(
-  slice: Slice,
-  { entry, round }: Dossier,
+  { round }: Dossier,
+  left: readonly Dossier[],
   sealed: readonly Inspection[],
   at: string,
 ): ReadonlyMap<string, OldFailure> {
   const earlier: Earlier[] = sealed.filter((one) => one.round !== round?.id);
-  for (const other of roundsBefore(slice, entry.id, entry.site, round)) {
-    if (sealed.some((one) => one.round === other.id)) continue;
-    const left = dossierOf(slice, entry.id, other);
-    if (left && hasAnswers(left)) {
-      earlier.push({ round: other.id, at: newestAnswer(left), findings: judge(left, other.grade, at) });
-    }
-  }
+  for (const one of left)
+    earlier.push({ round: one.round!.id, at: newestAnswer(one), findings: judge(one, one.round!.grade, at) });
   if (earlier.length === 0) return NONE;
   earlier.sort((a, b) => (a.at < b.at ? -1 : 1));
   const failed = new Map<string, OldFailure>();
@@ -138,7 +138,7 @@ function newestAnswer({ readings, looks }: Dossier): string {
 }
 
 function roundsBefore(slice: Slice, entry: Id, site: Id, current: Round | null): Round[] {
-  const all = slice.by('round', 'site', site).filter((round) => round.entries.includes(entry));
+  const all = slice.by('round', 'entries', entry).filter((round) => round.site === site);
   return all.filter((round) => round.id !== current?.id && (!current || round.started <= current.started));
 }
 

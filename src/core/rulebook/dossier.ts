@@ -99,7 +99,7 @@ export interface Context extends Dossier {
 
 /** The round that an entry is judged in: the newest one that it belongs to; null before the first. */
 export function currentRound(slice: Slice, entry: Id, site: Id): Round | null {
-  const rounds = slice.by('round', 'site', site).filter((round) => round.entries.includes(entry));
+  const rounds = slice.by('round', 'entries', entry).filter((round) => round.site === site);
   rounds.sort((a, b) => (a.started < b.started ? -1 : a.started > b.started ? 1 : 0));
   return rounds[rounds.length - 1] ?? null;
 }

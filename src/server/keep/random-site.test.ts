@@ -9,13 +9,18 @@ import { isRefusal, type AnyCommand, type CommandKind } from '../../core/command
 import { plant } from '../../core/commands/plant.test.data';
 import { MemorySlice } from '../../core/record/slice';
 import { FILE_TABLES, TABLES } from '../../core/record/tables';
+import { ENTRY_STATES } from '../../core/record/finding';
+import { sortKey } from '../../core/record/natural';
+import { standingState } from '../../core/record/standing';
 import type { Standing, TableName } from '../../core/record/types';
 import { standingOf } from '../../core/programme/standing';
+import { entryListed, recordListed } from '../../core/words/en/listed';
 import { withSaid } from '../../core/words/en/said';
 import { SiteStore } from '../../store/site-store';
 import { firstDeparture } from './replay';
 
 const AT = '2026-03-05T10:00:00.000Z';
+const HOUR_MS = 3_600_000;
 
 /** What somebody may do: a kind of command, and how its payload is made of some numbers. */
 type Deed = [CommandKind, (pick: <T>(from: readonly T[]) => T, id: string) => object];
@@ -54,11 +59,14 @@ function planted(): { store: SiteStore; folder: string } {
   store.transaction(() => {
     for (const table of TABLES)
       store.records.write(slice.all(table).map((after) => ({ table, id: after.id, before: null, after })));
-    store.statuses.markAllStale();
+    store.settings.remove('index-version');
     store.checkpoint(AT);
   });
-  while (store.settle(AT, Infinity) > 0);
-  return { store, folder };
+  store.close();
+  // Opened again, its lists are made.
+  const opened = SiteStore.open('s', folder, 'src/store/migrations/site', AT);
+  settle(opened, AT);
+  return { store: opened, folder };
 }
 
 /** Every record of some tables, as text. */
@@ -69,8 +77,47 @@ const OF_PAGE = TABLES.filter((table) => table !== 'frozen');
 /** What an undo brings back: everything but the history of it. */
 const OF_UNDO = FILE_TABLES.filter((table) => table !== 'frozen');
 
-function fresh(store: SiteStore): Standing[] {
-  return store.records.all('entry').map(({ id }) => standingOf(store.records, id, 's', AT)!);
+function fresh(store: SiteStore, at: string): Standing[] {
+  return store.records.all('entry').map(({ id }) => standingOf(store.records, id, 's', at)!);
+}
+
+/** Judges what is stale now, by commands or by time alone. */
+function settle(store: SiteStore, at: string): void {
+  store.transaction(() => store.statuses.markPassed(at));
+  while (store.settle(at, Infinity) > 0);
+}
+
+/** What lists are sorted, filtered and searched by, as the store keeps it and as the records say. */
+function checkIndex(store: SiteStore): void {
+  const { db, records } = store;
+  const rows = db.prepare(`SELECT entry, s.name, area, area_name, enclosure, kind, s.state, due, open_defects, worst, title, words
+    FROM entry_status s JOIN listed ON listed.row = s.row ORDER BY entry`).all(); // prettier-ignore
+  const expected = records.all('entry').map((entry) => {
+    const status = store.statuses.all().find((one) => one.entry === entry.id)!;
+    const area = records.get('area', records.get('enclosure', entry.enclosure)!.area)!;
+    const open = records.by('defect', 'entry', entry.id).filter(({ state }) => state !== 'proven');
+    const listed = entryListed(records, entry);
+    return {
+      entry: entry.id,
+      name: sortKey(listed.title),
+      area: area.id,
+      area_name: sortKey(area.name),
+      enclosure: entry.enclosure,
+      kind: entry.kind,
+      state: ENTRY_STATES.indexOf(standingState(status)),
+      due: status.due ? (status.due.day ?? '0') : '9',
+      open_defects: open.length,
+      worst: Math.max(0, ...open.map(({ severity }) => severity)),
+      ...listed,
+    };
+  });
+  expect(rows).toEqual(expected);
+  for (const table of ['cable', 'certificate', 'defect', 'round'] as const)
+    expect(
+      db.prepare('SELECT id, title, words FROM listed WHERE of_table = ? ORDER BY id').all(table),
+    ).toEqual(records.all(table).map((record) => ({ id: record.id, ...recordListed(table, record)! })));
+  for (const index of ['found_tag', 'found_word'])
+    db.exec(`INSERT INTO ${index} (${index}, rank) VALUES ('integrity-check', 1)`);
 }
 
 /** Gives a command as the server does; false where it is refused, and then nothing may have changed. */
@@ -112,7 +159,7 @@ function checkUndo(store: SiteStore, before: string, command: string): void {
 }
 
 describe('whatever is done on a site', () => {
-  it('its statuses, its chain, a page’s copy and its undo agree', () => {
+  it('its statuses, its index, its chain, a page’s copy and its undo agree, whatever the clock does', () => {
     let taken = 0;
     const deed = fc.tuple(fc.nat(DEEDS.length - 1), fc.infiniteStream(fc.nat(1000)));
     fc.assert(
@@ -120,16 +167,23 @@ describe('whatever is done on a site', () => {
         const { store, folder } = planted();
         try {
           const page = pageOf(store);
+          let at = AT;
           deeds.forEach(([which, numbers], i) => {
             const [kind, payload] = DEEDS[which]!;
             const pick = <T>(from: readonly T[]): T => from[(numbers.next().value as number) % from.length]!;
-            const command = { id: `c${i}`, kind, site: 's', at: AT, payload: payload(pick, `x${i}`) } as unknown as AnyCommand; // prettier-ignore
+            const pace = pick([0, 0, 0, 1, 30, 500]);
+            at = new Date(Date.parse(at) + pace * HOUR_MS).toISOString();
+            // Some devices are ahead of the server.
+            const givenAt = new Date(Date.parse(at) + pick([0, 0, 3]) * HOUR_MS).toISOString();
+            const command = { id: `c${i}`, kind, site: 's', at: givenAt, payload: payload(pick, `x${i}`) } as unknown as AnyCommand; // prettier-ignore
             const before = textOf(store.records, OF_UNDO);
-            if (!given(store, page, command)) return;
-            taken++;
-            while (store.settle(AT, Infinity) > 0);
+            const done = given(store, page, command);
+            settle(store, at);
             const sorted = (list: Standing[]) => canonicalize([...list].sort((a, b) => (a.entry < b.entry ? -1 : 1))); // prettier-ignore
-            expect(sorted(store.statuses.all()), `${kind}: statuses`).toBe(sorted(fresh(store)));
+            expect(sorted(store.statuses.all()), `${kind}: statuses`).toBe(sorted(fresh(store, at)));
+            checkIndex(store);
+            if (!done) return;
+            taken++;
             expect(textOf(page, OF_PAGE), `${kind}: the page’s copy`).toBe(textOf(store.records, OF_PAGE));
             checkUndo(store, before, command.id);
           });

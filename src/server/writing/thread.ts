@@ -17,8 +17,8 @@ import type { Asked, Fault, Said, ThreadData } from './messages';
 const MOST_TOGETHER = 400;
 /** How often it is looked whether the folder is replicated, ms. */
 const HEED_MS = 5000;
-/** How often it is looked whether a day has begun, ms. */
-const DAY_LOOK_MS = 60_000;
+/** How often it is looked whether time has passed something by: one question of an index for each site, ms. */
+const LOOK_MS = 60_000;
 
 type Accept = Extract<Asked, { ask: 'accept' }>;
 
@@ -40,14 +40,12 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   heed();
   const heeding = setInterval(heed, HEED_MS);
   bringUpRegister(app);
-  let day = '';
-  const beginDay = () => {
-    const today = clock().toISOString().slice(0, 10);
-    if (day !== today) for (const id of sites.ids()) touchStale(app, id, today);
-    day = today;
+  const lookOn = () => {
+    const at = clock().toISOString();
+    for (const id of sites.ids()) touchStale(app, id, at);
   };
-  beginDay();
-  const days = setInterval(beginDay, DAY_LOOK_MS);
+  lookOn();
+  const looking = setInterval(lookOn, LOOK_MS);
   const queue: Accept[] = [];
   let soon = false;
   const drain = () => {
@@ -57,7 +55,7 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   const end = (number: number) => {
     drain();
     clearInterval(heeding);
-    clearInterval(days);
+    clearInterval(looking);
     refresher.stop();
     listedSites(app);
     sites.close();
@@ -84,11 +82,11 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
   });
 }
 
-/** What was stale when the last run ended is judged now, and what was judged on another day. */
-function touchStale({ sites, refresher }: Taking, id: string, day: string): void {
+/** What was stale when the last run ended is judged now, and what time alone has passed. */
+function touchStale({ sites, refresher }: Taking, id: string, at: string): void {
   try {
     const store = sites.get(id);
-    store?.transaction(() => store.statuses.markOfOtherDays(day));
+    store?.transaction(() => store.statuses.markPassed(at));
     if (store && store.statuses.countStale() > 0) refresher.touch(id);
   } catch (error) {
     // Named when the list was made.

@@ -134,6 +134,11 @@ export interface EntryStatus {
 /** The same with what its programme asks for next; null where the site has no programme. */
 export interface Standing extends EntryStatus {
   due: Due | null;
+  /** Defects that are not proven, and the highest level among them; 0 where there is none. */
+  open_defects: number;
+  worst: Severity | 0;
+  /** When time alone can alter this at the earliest; null: never. */
+  changes_at: string | null;
 }
 
 /** A defect that is not proven. */
