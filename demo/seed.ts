@@ -92,6 +92,15 @@ function addDossier(script: Script, spec: SiteSpec, today: Date): void {
   for (const instrument of instruments(prefix, dayIn(today.toISOString(), 'UTC'))) {
     script.add('instrument.add', instrument, at(), by);
   }
+  addDossierOf(script, spec);
+}
+
+/** Enclosures, cables and entries. */
+export function addDossierOf(script: Script, spec: SiteSpec): void {
+  const by = 'R. Tarn';
+  const at = () => script.at(-1100);
+  const { prefix } = spec;
+  const certs = certificates(prefix);
   for (const { tag, area, what, x, y, z = 0, ...rest } of spec.enclosures) {
     const enclosure: DossierFields['enclosure'] = {
       id: `${prefix}-${tag}`.toLowerCase(),

@@ -95,13 +95,16 @@ export interface SiteSpec {
 /** Collects the commands of a scenario in the order of time. */
 export class Script {
   readonly commands: { command: AnyCommand; by: string }[] = [];
-  readonly #ulid = monotonicFactory();
+  readonly #ulid: (at: number) => string;
   #seconds = 0;
 
   constructor(
     readonly site: Id,
     readonly day0: Date,
-  ) {}
+    random?: () => number,
+  ) {
+    this.#ulid = monotonicFactory(random);
+  }
 
   /** An id that sorts by its time. */
   id(at: string): Id {

@@ -13,6 +13,8 @@ import { standingOf } from '../core/programme/standing';
 import { entryListed, LISTED_TABLES } from '../core/words/en/listed';
 import { Journal, type JournalHead } from './journal';
 import { ListedRows } from './listed';
+import { EntryList } from './lists/entries';
+import { RecordLists } from './lists/records';
 import { closeDatabase, DatabaseError, explained, openDatabase, openForReading, type Db } from './open';
 import { Photos } from './photos';
 import { Records } from './records';
@@ -50,6 +52,9 @@ export class SiteStore {
   readonly statuses: Statuses;
   readonly photos: Photos;
   readonly settings: Settings;
+  /** Lists, page by page. */
+  readonly entries: EntryList;
+  readonly lists: RecordLists;
   readonly #listed: ListedRows;
 
   private constructor(
@@ -64,6 +69,8 @@ export class SiteStore {
     this.photos = new Photos(db);
     this.settings = new Settings(db);
     this.#listed = new ListedRows(db);
+    this.entries = new EntryList(db);
+    this.lists = new RecordLists(db);
   }
 
   /**

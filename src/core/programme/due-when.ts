@@ -2,7 +2,10 @@ import { addDays } from '../record/calendar';
 import type { Due } from '../record/types';
 
 /** How near the day is; `initial` where an entry was never inspected as its programme asks. */
-export type DueWhen = 'initial' | 'overdue' | 'soon' | 'later';
+export type DueWhen = (typeof DUE_WHENS)[number];
+
+/** How near a day may be, the most pressing first. */
+export const DUE_WHENS = ['overdue', 'initial', 'soon', 'later'] as const;
 
 /** What is due soon. Chosen: time to plan a visit, its permits and isolations. */
 export const SOON_DAYS = 30;

@@ -1,7 +1,7 @@
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import type { Slice } from '../../core/record/slice';
 import type { Area, Due, EntryStatus, Grade } from '../../core/record/types';
-import { dueWhen } from '../../core/programme/due-when';
+import { dueWhen, DUE_WHENS } from '../../core/programme/due-when';
 import { dueBecause, dueWords, WHEN_WORDS } from '../../core/words/en/due';
 import { day } from '../../core/words/en/format';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
@@ -78,8 +78,6 @@ export function Stops({
 }
 
 const nameOf = ({ enclosure, entry }: Stop): string => `${enclosure.tag}, entry ${entry.label}`;
-
-const DUE_WHENS = ['overdue', 'initial', 'soon', 'later'] as const;
 
 const dueKey = (due: Due | null | undefined): string => (due ? (due.day ?? '0') : '9999');
 

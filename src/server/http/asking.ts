@@ -1,0 +1,38 @@
+import type { ListAsk, ListPage } from '../../core/programme/lists';
+import { HttpError } from '../base/error';
+import { json } from './endpoint';
+
+/** Rows of a page where nothing is said, and at most. Chosen: a screen’s worth several times over; an answer of some 100 kB. */
+const [USUAL_ROWS, MOST_ROWS] = [100, 500];
+/** Letters of a search at most. */
+const MOST_LETTERS = 200;
+
+/** What an address asks of any list. */
+export function listAsk({ searchParams }: URL): ListAsk {
+  const limit = Number(searchParams.get('limit') ?? USUAL_ROWS);
+  if (!Number.isInteger(limit) || limit < 1 || limit > MOST_ROWS)
+    throw new HttpError(422, 'invalid', `limit is a number of rows, 1 to ${MOST_ROWS}.`, 'limit');
+  return { q: (searchParams.get('q') ?? '').slice(0, MOST_LETTERS), after: searchParams.get('after') || null, limit };
+} // prettier-ignore
+
+/**
+ * One of the values that a field may have; null where the address does not name it.
+ *
+ * @throws HttpError that names them
+ */
+export function oneOf<V extends string>(
+  { searchParams }: URL,
+  field: string,
+  values: readonly V[],
+): V | null {
+  const said = searchParams.get(field) || null;
+  if (said === null || (values as readonly string[]).includes(said)) return said as V | null;
+  throw new HttpError(422, 'invalid', `${field} is one of ${values.join(', ')}.`, field);
+}
+
+/** A page as an answer; null: the place that it was to come after is none of this list. */
+export function pageAnswer<R>(page: ListPage<R> | null): Response {
+  if (page === null)
+    throw new HttpError(422, 'invalid', 'after is the place that the page before has named. Begin again without it.', 'after'); // prettier-ignore
+  return json(page);
+}

@@ -1,0 +1,138 @@
+import { addDays } from '../../core/record/calendar';
+import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
+import { DUE_WHENS, SOON_DAYS, type DueWhen } from '../../core/programme/due-when';
+import type { EntryAsk, EntryCounts, EntryRow, EntrySort, ListPage } from '../../core/programme/lists';
+import type { KindId } from '../../core/record/kind-ids';
+import type { Id, Standing } from '../../core/record/types';
+import type { Db } from '../open';
+import { Prepared } from '../prepared';
+import { DUE_NEVER, DUE_NOW, Statuses } from '../status';
+import { all, keyOf, tokenOf, type Clause, type Key } from './keyset';
+import { holding } from './search';
+
+/** Columns of each order; the number of the row follows them. */
+const SORTS: Record<EntrySort, readonly string[]> = {
+  tag: ['s.name'],
+  area: ['s.area_name', 's.name'],
+  state: ['s.state', 's.name'],
+  due: ['s.due', 's.name'],
+  time: ['s.seen'],
+};
+
+interface Row {
+  row: number;
+  entry: Id;
+  title: string;
+  words: string;
+  kind: KindId;
+  enclosure: Id;
+  area: Id;
+  area_title: string | null;
+  body: string;
+}
+
+/** The list of the entries of a site, read from its index. */
+export class EntryList {
+  readonly #sql: Prepared;
+  readonly #statuses: Statuses;
+
+  constructor(db: Db) {
+    this.#sql = new Prepared(db);
+    this.#statuses = new Statuses(db);
+  }
+
+  /** @returns null where `after` is no place of this list */
+  page(ask: EntryAsk): ListPage<EntryRow> | null {
+    const columns = SORTS[ask.sort];
+    const place = ask.after === null ? null : keyOf(ask.after, columns.length + 1);
+    if (ask.after !== null && place === null) return null;
+    const only = onlyOf(ask);
+    const { sql, values } = all([only, place && after(ask.sort, columns, place)]);
+    const rows = this.#sql
+      .get(
+        `SELECT s.row, s.entry, l.title, l.words, s.kind, s.enclosure, s.area, area.name AS area_title, s.body,
+           ${columns.join()} FROM entry_status s JOIN listed l ON l.row = s.row LEFT JOIN area ON area.id = s.area
+         WHERE ${sql} ORDER BY ${orderOf(ask.sort, columns)} LIMIT ?`,
+      )
+      .raw()
+      .all(...values, ask.limit + 1) as (string | number)[][];
+    const shown = rows.slice(0, ask.limit);
+    const last = rows.length > ask.limit ? shown.at(-1)! : null;
+    return {
+      rows: shown.map(rowOf),
+      next: last && tokenOf([...last.slice(WIDTH), last[0]!]),
+      matching: place ? null : this.#count(only),
+      judging: this.#statuses.countStale(),
+    };
+  }
+
+  #count({ sql, values }: Clause): number {
+    return this.#sql
+      .get(`SELECT count(*) FROM entry_status s WHERE ${sql}`)
+      .pluck()
+      .get(...values) as number;
+  }
+
+  /** How many entries are in which state, and due when. */
+  counts(today: string): EntryCounts {
+    const states = this.#sql.get('SELECT state, count(*) AS n FROM entry_status GROUP BY state').all() as {
+      state: number;
+      n: number;
+    }[];
+    const state = Object.fromEntries(
+      ENTRY_STATES.map((one, i) => [one, states.find((row) => row.state === i)?.n ?? 0]),
+    ) as Record<EntryState, number>;
+    const due = Object.fromEntries(
+      DUE_WHENS.map((when) => [when, this.#count(dueClause(when, today))]),
+    ) as Record<DueWhen, number>;
+    const of = Object.values(state).reduce((sum, n) => sum + n, 0);
+    return { of, state, due, judging: this.#statuses.countStale() };
+  }
+}
+
+/** Columns of a row before those that it is sorted by. */
+const WIDTH = 9;
+
+function rowOf(values: (string | number)[]): EntryRow {
+  const [row, entry, title, words, kind, enclosure, area, area_title, body] = values;
+  const one = { row, entry, title, words, kind, enclosure, area, area_title, body } as unknown as Row;
+  return {
+    id: one.entry,
+    title: one.title,
+    words: one.words,
+    kind: one.kind,
+    enclosure: one.enclosure,
+    area: { id: one.area, name: one.area_title ?? '' },
+    status: JSON.parse(one.body) as Standing,
+  };
+}
+
+function onlyOf({ state, area, kind, due, q, today }: EntryAsk): Clause {
+  const is = (column: string, value: string | number | null): Clause | null =>
+    value === null ? null : { sql: `${column} = ?`, values: [value] };
+  return all([
+    is('s.state', state && ENTRY_STATES.indexOf(state)),
+    is('s.area', area),
+    is('s.kind', kind),
+    due && dueClause(due, today),
+    holding(q, 's.row'),
+  ]);
+}
+
+function dueClause(when: DueWhen, today: string): Clause {
+  const soon = addDays(today, SOON_DAYS);
+  if (when === 'initial') return { sql: 's.due = ?', values: [DUE_NOW] };
+  if (when === 'overdue') return { sql: 's.due > ? AND s.due < ?', values: [DUE_NOW, today] };
+  if (when === 'soon') return { sql: 's.due >= ? AND s.due <= ?', values: [today, soon] };
+  return { sql: 's.due > ? AND s.due < ?', values: [soon, DUE_NEVER] };
+}
+
+const orderOf = (sort: EntrySort, columns: readonly string[]): string =>
+  sort === 'time' ? 's.seen DESC, s.row' : [...columns, 's.row'].join();
+
+function after(sort: EntrySort, columns: readonly string[], key: Key): Clause {
+  // The newest stands first: a row value cannot be compared in two directions.
+  if (sort === 'time')
+    return { sql: 's.seen < ? OR (s.seen = ? AND s.row > ?)', values: [key[0]!, key[0]!, key[1]!] };
+  return { sql: `(${[...columns, 's.row'].join()}) > (${key.map(() => '?').join()})`, values: key };
+}

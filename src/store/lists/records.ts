@@ -1,0 +1,100 @@
+import type { ListAsk, ListPage, Found } from '../../core/programme/lists';
+import type { DefectState, Id, Tables } from '../../core/record/types';
+import type { Db } from '../open';
+import { Prepared } from '../prepared';
+import { all, keyOf, tokenOf, type Clause } from './keyset';
+import { holding } from './search';
+
+/** What is asked of the list of defects; null lets everything through. */
+export interface DefectAsk extends ListAsk {
+  /** `unproven`: any but proven. */
+  state: DefectState | 'unproven' | null;
+  severity: number | null;
+  entry: Id | null;
+  sort: 'due' | 'severity';
+}
+
+/** Lists of records as they are kept, page by page. */
+export class RecordLists {
+  readonly #sql: Prepared;
+
+  constructor(db: Db) {
+    this.#sql = new Prepared(db);
+  }
+
+  /** Cables, certificates or rounds by what they are called. @returns null where `after` is no place of this list */
+  named<T extends 'cable' | 'certificate' | 'round'>(table: T, ask: ListAsk): ListPage<Tables[T]> | null {
+    const only = all([{ sql: 'l.of_table = ?', values: [table] }, holding(ask.q, 'l.row')]);
+    return this.#page<Tables[T]>(ask, only, {
+      from: `listed l JOIN ${table} r ON r.id = l.id`,
+      columns: ['l.name', 'l.row'],
+      order: 'l.name, l.row',
+      after: '(l.name, l.row) > (?, ?)',
+    });
+  }
+
+  /** Defects, those due first or the worst first. @returns null where `after` is no place of this list */
+  defects(ask: DefectAsk): ListPage<Tables['defect']> | null {
+    const { state, severity, entry } = ask;
+    const only = all([
+      state === 'unproven'
+        ? { sql: "r.state <> 'proven'", values: [] }
+        : state && { sql: 'r.state = ?', values: [state] },
+      severity === null ? null : { sql: 'r.severity = ?', values: [severity] },
+      entry === null ? null : { sql: 'r.entry = ?', values: [entry] },
+      holding(ask.q, "(SELECT row FROM listed WHERE of_table = 'defect' AND listed.id = r.id)"),
+    ]);
+    const worst = ask.sort === 'severity';
+    return this.#page<Tables['defect']>(ask, only, {
+      from: 'defect r',
+      columns: worst ? ['-r.severity', 'r.due', 'r.id'] : ['r.due', 'r.id'],
+      order: worst ? 'r.severity DESC, r.due, r.id' : 'r.due, r.id',
+      after: worst ? '(-r.severity, r.due, r.id) > (?, ?, ?)' : '(r.due, r.id) > (?, ?)',
+    });
+  }
+
+  /** What was done on the site, the newest first. @returns null where `after` is no place of this list */
+  history(ask: ListAsk): ListPage<Tables['change']> | null {
+    return this.#page<Tables['change']>(ask, all([]), {
+      from: 'change r',
+      columns: ['r.id'],
+      order: 'r.id DESC',
+      after: 'r.id < ?',
+    });
+  }
+
+  #page<R>(
+    { after, limit }: ListAsk,
+    only: Clause,
+    list: { from: string; columns: readonly string[]; order: string; after: string },
+  ): ListPage<R> | null {
+    const place = after === null ? null : keyOf(after, list.columns.length);
+    if (after !== null && place === null) return null;
+    const { sql, values } = all([only, place && { sql: list.after, values: place }]);
+    const rows = this.#sql
+      .get(`SELECT r.body, ${list.columns.join()} FROM ${list.from} WHERE ${sql} ORDER BY ${list.order} LIMIT ?`)
+      .raw()
+      .all(...values, limit + 1) as [string, ...(string | number)[]][];
+    const shown = rows.slice(0, limit);
+    return {
+      rows: shown.map(([body]) => JSON.parse(body) as R),
+      next: rows.length > limit ? tokenOf(shown.at(-1)!.slice(1)) : null,
+      matching: place ? null : (this.#sql.get(`SELECT count(*) FROM ${list.from} WHERE ${only.sql}`).pluck().get(...only.values) as number),
+      judging: 0,
+    };
+  } // prettier-ignore
+
+  /** What holds every word of a text, by what it is called; entries before the rest. */
+  search(text: string, most: number): Found[] {
+    const held = holding(text, 'l.row');
+    if (!held) return [];
+    const sql = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l LEFT JOIN entry_status s ON s.row = l.row
+      WHERE l.of_table = ? AND ${held.sql} ORDER BY l.name, l.row LIMIT ?`;
+    const found: Found[] = [];
+    for (const table of ['entry', 'cable', 'certificate', 'defect', 'round']) {
+      if (found.length >= most) break;
+      found.push(...(this.#sql.get(sql).all(table, ...held.values, most - found.length) as Found[]));
+    }
+    return found;
+  }
+}
