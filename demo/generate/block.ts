@@ -83,7 +83,7 @@ export function lastRound(
 function together(spec: SiteSpec, commands: readonly Given[]): Given[] {
   const kinds = new Map(spec.entries.map((entry) => [entryId(spec, entry), entry.kind]));
   const done: Given[] = [];
-  let open = null as { of: string; payload: Payloads['look.together'] } | null;
+  const groups = new Map<string, Payloads['look.together']>();
   for (const given of commands) {
     const spot = given.command.kind === 'look.answer' ? spotOf(given.command.payload, kinds) : null;
     if (spot === null) {
@@ -92,13 +92,13 @@ function together(spec: SiteSpec, commands: readonly Given[]): Given[] {
     }
     const { id, entry, round, look } = given.command.payload as Payloads['look.answer'];
     const of = `${entry} ${round} ${spot}`;
-    if (open?.of !== of) {
-      const payload: Payloads['look.together'] = { entry, round, spot, answers: [] };
+    let payload = groups.get(of);
+    if (!payload) {
+      groups.set(of, (payload = { entry, round, spot, answers: [] }));
       const first: Given = { by: given.by, command: { ...given.command, kind: 'look.together', payload } as AnyCommand }; // prettier-ignore
-      open = { of, payload };
       done.push(first);
     }
-    (open.payload.answers as { id: string; look: string }[]).push({ id, look });
+    (payload.answers as { id: string; look: string }[]).push({ id, look });
   }
   return done;
 }

@@ -1,4 +1,4 @@
-import canonicalize from 'canonicalize';
+import { canonical as canonicalOf } from '../../src/core/record/canonical';
 import { createHash } from 'node:crypto';
 import { dayIn } from '../../src/core/record/calendar';
 import type { AnyCommand } from '../../src/core/commands/commands';
@@ -7,12 +7,13 @@ import type { App } from '../../src/server/app/app';
 import { listedSites } from '../../src/server/base/site-list';
 import { acceptCommands } from '../../src/server/commands/accept';
 import { signIn } from '../../src/server/http/session';
-import type { SiteStore } from '../../src/store/site-store';
 import { instruments } from '../instruments';
 import { certificates } from '../series';
 import { entryId, Script } from '../spec';
 import { commandsOf, lastRound } from './block';
 import { areasOfPlant, copyOf, GENERATED, sizeOf, type Wanted } from './plant';
+
+type SiteStore = NonNullable<ReturnType<App['sites']['get']>>;
 
 /** What was generated, counted. */
 export interface Generated {
@@ -61,6 +62,9 @@ export function generate(app: App, wanted: Wanted, told: (words: string) => void
   for (const answer of acceptCommands(app, start.commands.map(({ command }) => command), by))
     if (answer.status !== 'applied') throw new Error(`Refused: ${answer.field} ${answer.message}`);
   const store = app.sites.get(GENERATED)!;
+  // Nobody else writes: what is read again and again stays in memory, and a stop begins anew.
+  store.db.pragma('cache_size = -262144');
+  store.db.pragma('synchronous = OFF');
   const rounds = Math.ceil(copies.length / COPIES_A_ROUND);
   let lastTold = Date.now();
   for (let round = 0; round < rounds; round++) {
@@ -140,7 +144,7 @@ function give(store: SiteStore, commands: Script['commands']): void {
 }
 
 function apply(store: SiteStore, command: AnyCommand, person: string): void {
-  const canonical = canonicalize(command)!;
+  const canonical = canonicalOf(command)!;
   const sent = createHash('sha256').update(canonical).digest('hex');
   store.commit({ command, canonical, person, receivedAt: command.at, sent });
 }
@@ -155,7 +159,7 @@ function judgeAll(store: SiteStore, today: Date, told: (words: string) => void):
 }
 
 /** What a generated site holds. */
-export function counted(store: SiteStore): Generated {
+function counted(store: SiteStore): Generated {
   const count = (table: string) => store.db.prepare(`SELECT count(*) FROM ${table}`).pluck().get() as number;
   const states = store.db.prepare('SELECT state, count(*) AS n FROM entry_status GROUP BY state').all() as { state: number; n: number }[];
   return {

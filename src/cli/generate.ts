@@ -6,7 +6,6 @@ import { parseArgs } from 'node:util';
 import { generate } from '../../demo/generate/generate';
 import type { Wanted } from '../../demo/generate/plant';
 import { closeApp, openApp } from '../server/app/app';
-import { clockFrom } from '../server/base/clock';
 import { run } from '../server/main/main';
 
 /** The day on which a generated plant is looked at, unless another is named: the same plant on any day. */
@@ -62,7 +61,7 @@ void run(async () => {
   mkdirSync(folder, { recursive: true });
   // Begun: what is cut short is made anew.
   writeFileSync(join(folder, KEPT), JSON.stringify({ key: '', counts: null }));
-  const app = openApp(folder, join(dirname(here), 'migrations'), clockFrom(day.toISOString()));
+  const app = openApp(folder, join(dirname(here), 'migrations'), () => day);
   const counts = generate(app, wanted, (words) => console.error(words));
   closeApp(app);
   writeFileSync(join(folder, KEPT), JSON.stringify({ key, counts }));

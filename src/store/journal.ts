@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import canonicalize from 'canonicalize';
+import { canonical } from '../core/record/canonical';
 import type { Id } from '../core/record/types';
 import type { Db } from './open';
 
@@ -124,7 +124,7 @@ export class Journal {
 
   /** Appends a line of the program itself; the caller holds the transaction. */
   appendOwn(line: OwnLine): JournalHead {
-    return this.#put(`${OWN}${line.kind}-${this.head().seq + 1}`, canonicalize(line)!, '', line.at, '');
+    return this.#put(`${OWN}${line.kind}-${this.head().seq + 1}`, canonical(line)!, '', line.at, '');
   }
 
   #put(id: Id, command: string, person: string, receivedAt: string, sent: string): JournalHead {

@@ -6,6 +6,20 @@ import type { Db } from './open';
 
 type Row = { body: string };
 
+/** The same of what is kept for a while only: some judgements’ worth. */
+const MOST_BRIEF = 2000;
+
+/** Tables of which one record is referred to by many others. */
+const SHARED: ReadonlySet<TableName> = new Set([
+  'site',
+  'area',
+  'enclosure',
+  'certificate',
+  'instrument',
+  'round',
+  'reference',
+]);
+
 /** Records and look-ups that are kept in memory; more than these start anew. */
 const MOST_KEPT = 40_000;
 
@@ -19,20 +33,22 @@ export class Records implements Slice {
   readonly #parsed = new Map<string, Tables[TableName] | null>();
   /** Look-ups by table, field and value. */
   readonly #lists = new Map<string, Tables[TableName][]>();
+  /** What only one judgement asks for, again and again, where not all stays in memory. */
+  readonly #brief = new Map<string, Tables[TableName] | null>();
   readonly #written = new Set<string>();
-  readonly #keeps: boolean;
-
-  constructor(private readonly db: Db) {
-    this.#keeps = !db.readonly;
-  }
+  /** @param keeps what stays in memory once it was read: all of it, what many records refer to, or nothing */
+  constructor(
+    private readonly db: Db,
+    private readonly keeps: 'all' | 'shared' | 'none' = db.readonly ? 'none' : 'all',
+  ) {}
 
   get<T extends TableName>(table: T, id: Id): Tables[T] | null {
     const key = `${table} ${id}`;
-    const known = this.#parsed.get(key);
+    const known = this.#parsed.get(key) ?? this.#brief.get(key);
     if (known !== undefined) return known as Tables[T] | null;
     const row = this.#prepare(`SELECT body FROM ${table} WHERE id = ?`).get(id) as Row | undefined;
     const record = row ? (JSON.parse(row.body) as Tables[T]) : null;
-    this.#keep(key, record);
+    this.#keep(table, key, record);
     return record;
   }
 
@@ -47,8 +63,13 @@ export class Records implements Slice {
     this.#lists.clear();
   }
 
-  #keep(key: string, record: Tables[TableName] | null): void {
-    if (!this.#keeps) return;
+  #keep(table: TableName, key: string, record: Tables[TableName] | null): void {
+    if (this.keeps === 'none') return;
+    if (this.keeps === 'shared' && !SHARED.has(table)) {
+      if (this.#brief.size >= MOST_BRIEF) this.#brief.clear();
+      this.#brief.set(key, record);
+      return;
+    }
     if (this.#parsed.size >= MOST_KEPT) this.#parsed.clear();
     this.#parsed.set(key, record);
   }
@@ -59,18 +80,29 @@ export class Records implements Slice {
     const known = this.#lists.get(key);
     // Who sorts or filters a list does it with their own.
     if (known) return known.slice() as Tables[T][];
+    // What many refer to is mostly known already: its body need not be fetched again.
+    if (this.keeps !== 'none' && SHARED.has(table)) {
+      const ids = this.#prepare(lookup(table, field, 'id'))
+        .pluck()
+        .all(value) as Id[];
+      return this.#listKept(key, ids.map((id) => this.get(table, id)!)); // prettier-ignore
+    }
     const rows = this.#prepare(lookup(table, field)).iterate(value);
     const list: Tables[T][] = [];
     for (const { id, body } of rows as IterableIterator<Row & { id: Id }>) {
-      const kept = this.#parsed.get(`${table} ${id}`) as Tables[T] | undefined;
+      const kept = (this.#parsed.get(`${table} ${id}`) ?? this.#brief.get(`${table} ${id}`)) as
+        Tables[T] | null | undefined;
       const record = kept ?? (JSON.parse(body) as Tables[T]);
-      if (!kept) this.#keep(`${table} ${id}`, record);
+      if (!kept) this.#keep(table, `${table} ${id}`, record);
       list.push(record);
     }
-    if (this.#keeps) {
-      if (this.#lists.size >= MOST_KEPT) this.#lists.clear();
-      this.#lists.set(key, list);
-    }
+    return this.#listKept(key, list);
+  }
+
+  #listKept<T extends TableName>(key: string, list: Tables[T][]): Tables[T][] {
+    if (this.keeps === 'none') return list;
+    if (this.#lists.size >= (this.keeps === 'all' ? MOST_KEPT : MOST_BRIEF)) this.#lists.clear();
+    this.#lists.set(key, list);
     return list.slice();
   }
 
@@ -114,7 +146,7 @@ export class Records implements Slice {
       }
       if (plain) this.#parsed.delete(key);
       else {
-        this.#keep(key, stored);
+        this.#keep(table, key, stored);
         this.#relist(table, before, stored);
       }
     }
@@ -160,10 +192,10 @@ export class Records implements Slice {
 }
 
 /** Lists of ids stand in a table of their own, one row for each. */
-const lookup = (table: TableName, field: string): string =>
+const lookup = (table: TableName, field: string, what = 'id, body'): string =>
   isListField(table, field)
-    ? `SELECT id, body FROM ${table} JOIN ${table}_${field} ON record = id WHERE value = ? ORDER BY id`
-    : `SELECT id, body FROM ${table} WHERE ${field} = ? ORDER BY id`;
+    ? `SELECT ${what} FROM ${table} JOIN ${table}_${field} ON record = id WHERE value = ? ORDER BY id`
+    : `SELECT ${what} FROM ${table} WHERE ${field} = ? ORDER BY id`;
 
 const listKey = (table: TableName, field: string, value: Id): string => `${table}.${field} ${value}`;
 

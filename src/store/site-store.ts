@@ -1,10 +1,12 @@
+import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { ulid } from 'ulid';
 import { apply } from '../core/commands/apply';
 import type { AnyCommand } from '../core/commands/commands';
 import { completed } from '../core/record/completed';
-import type { RecordChange } from '../core/record/slice';
+import type { RecordChange, Slice } from '../core/record/slice';
+import { takeSha256 } from '../core/record/sha256';
 import { TABLES } from '../core/record/tables';
 import { touchedEntries } from '../core/commands/touched';
 import type { Id, TableName, Tables } from '../core/record/types';
@@ -20,7 +22,9 @@ import { Photos } from './photos';
 import { Records } from './records';
 import { hashOfRecords } from './records-hash';
 import { Settings } from './settings';
-import { Statuses } from './status';
+import { indexRow, Statuses, type IndexRow } from './status';
+
+takeSha256((text) => createHash('sha256').update(text).digest('hex'));
 
 /** Name of a site's database in its folder. */
 export const SITE_DB = 'site.db';
@@ -56,19 +60,23 @@ export class SiteStore {
   readonly entries: EntryList;
   readonly lists: RecordLists;
   readonly #listed: ListedRows;
+  /** What lists judge by: as a device does, without the bodies that seals rest on, which verifying looks at. */
+  readonly #judged: Slice;
 
   private constructor(
     readonly id: Id,
     /** The site's folder: its database and its photos. */
     readonly folder: string,
     readonly db: Db,
+    held = false,
   ) {
-    this.records = new Records(db);
+    this.records = new Records(db, !db.readonly ? 'all' : held ? 'shared' : 'none');
     this.journal = new Journal(db);
     this.statuses = new Statuses(db);
     this.photos = new Photos(db);
     this.settings = new Settings(db);
     this.#listed = new ListedRows(db);
+    this.#judged = withoutFrozen(this.records);
     this.entries = new EntryList(db);
     this.lists = new RecordLists(db);
   }
@@ -92,11 +100,16 @@ export class SiteStore {
     }
   }
 
-  /** Opens a site's folder to look at it only. */
-  static read(id: Id, folder: string): SiteStore {
+  /**
+   * Opens a site's folder to look at it only.
+   *
+   * @param held whether all of it is read in one transaction, so that what was read once may be kept
+   */
+  static read(id: Id, folder: string, held = false): SiteStore {
     const db = openForReading(join(folder, SITE_DB));
     standInForLater(db);
-    return new SiteStore(id, folder, db);
+    if (held) db.exec('BEGIN');
+    return new SiteStore(id, folder, db, held);
   }
 
   static exists(folder: string): boolean {
@@ -196,8 +209,8 @@ export class SiteStore {
     for (const { table, id, after } of changes)
       if (table === 'entry' && after === null) this.statuses.remove(id);
     // What holds for the whole site is not looked up entry by entry.
-    if (changes.some(({ table }) => WHOLE_SITE.has(table) && !isLastSeal(changes)))
-      this.statuses.markAllStale();
+    const wide = changes.some(({ table }) => WHOLE_SITE.has(table)) && !isLastSeal(changes);
+    if (wide) this.statuses.markAllStale();
     else this.statuses.markStale(touchedEntries(this.records, changes));
     return { ...this.journal.append(command.id, canonical, person, receivedAt, sent), changes };
   }
@@ -206,11 +219,12 @@ export class SiteStore {
    * Judges again some of the entries that commands have touched, in a transaction of its own.
    *
    * @param mostMs how long it may take, ms; one entry is judged in any case
+   * @param which all that are stale, or only those that something touched
    * @returns how many are left
    */
-  settle(at: string, mostMs: number): number {
-    const some = this.statuses.stale(MOST_SETTLED);
-    if (some.length === 0) return 0;
+  settle(at: string, mostMs: number, which: 'all' | 'touched' = 'all'): number {
+    const some = which === 'all' ? this.statuses.stale(MOST_SETTLED) : this.statuses.touched(MOST_SETTLED);
+    if (some.length === 0) return this.statuses.countStale();
     const until = performance.now() + mostMs;
     this.transaction(() => {
       for (const id of some) {
@@ -223,17 +237,24 @@ export class SiteStore {
 
   /** Judges entries again, as at a time, and writes where they stand. */
   refresh(entries: Iterable<Id>, at: string): void {
+    const { generation } = this.statuses;
     for (const id of entries) {
-      const entry = this.records.get('entry', id);
-      const status = entry && standingOf(this.records, id, this.id, at);
-      const enclosure = status && this.records.get('enclosure', entry.enclosure);
-      const area = enclosure && this.records.get('area', enclosure.area);
-      if (area) {
-        const listed = entryListed(this.records, entry);
-        this.statuses.put({ day: at.slice(0, 10), status: status! }, { entry, area, listed });
-      } else this.statuses.remove(id);
+      const row = this.judged(id, at);
+      if (row) this.statuses.putRow(row, generation);
+      else this.statuses.remove(id);
       this.statuses.unmark(id);
     }
+  }
+
+  /** What the index says of an entry, judged now; null for one that is not there. */
+  judged(id: Id, at: string): IndexRow | null {
+    const entry = this.records.get('entry', id);
+    const status = entry && standingOf(this.#judged, id, this.id, at);
+    const enclosure = status && this.records.get('enclosure', entry.enclosure);
+    const area = enclosure && this.records.get('area', enclosure.area);
+    if (!area) return null;
+    const listed = entryListed(this.records, entry);
+    return indexRow({ day: at.slice(0, 10), status: status! }, { entry, area, listed });
   }
 
   /** What a list of sites says of this one. */
@@ -251,6 +272,12 @@ export class SiteStore {
     closeDatabase(this.db, left);
   }
 }
+
+const withoutFrozen = (records: Records): Slice => ({
+  get: (table, id) => (table === 'frozen' ? null : records.get(table, id)),
+  by: (table, field, value) => records.by(table, field, value),
+  all: (table) => records.all(table),
+});
 
 /** A file that an earlier version has left lacks tables that came since: to its reader they are empty. */
 function standInForLater(db: Db): void {

@@ -8,6 +8,27 @@ import { ListedRows } from './listed';
 import type { Db } from './open';
 import { Prepared } from './prepared';
 
+/** A row of the index, as it is written. */
+export interface IndexRow extends Listed {
+  entry: Id;
+  body: string;
+  day: string;
+  name: string;
+  area: Id;
+  area_name: string;
+  enclosure: Id;
+  kind: string;
+  state: number;
+  sealed_at: string | null;
+  sealed_state: string | null;
+  running_round: Id | null;
+  due: string;
+  seen: string;
+  open_defects: number;
+  worst: number;
+  changes_at: string | null;
+}
+
 /** Where an entry lies, and by what it is found. */
 export interface EntryPlace {
   entry: Pick<Entry, 'id' | 'kind' | 'enclosure'>;
@@ -21,6 +42,8 @@ export class Statuses {
   readonly #listed: ListedRows;
   /** Marked since the last time, so that nothing is marked twice. */
   readonly #marked = new Set<Id>();
+  /** Marked since judging anew has begun beside this thread; null where it has not. */
+  #since: Set<Id> | null = null;
 
   constructor(private readonly db: Db) {
     this.#sql = new Prepared(db);
@@ -30,6 +53,7 @@ export class Statuses {
   /** Marks entries to be judged again. */
   markStale(entries: Iterable<Id>): void {
     for (const entry of entries) {
+      this.#since?.add(entry);
       if (this.#marked.has(entry)) continue;
       this.#marked.add(entry);
       this.#sql.get('INSERT OR IGNORE INTO stale (entry) VALUES (?)').run(entry);
@@ -62,9 +86,14 @@ export class Statuses {
 
   /** Some of the entries that are marked: those that something touched first. */
   stale(most: number): Id[] {
-    const touched = this.#sql.get('SELECT entry FROM stale LIMIT ?').pluck().all(most) as Id[];
+    const touched = this.touched(most);
     if (touched.length > 0) return touched;
     return this.#sql.get(`SELECT entry FROM entry_status WHERE ${IS_OLD} LIMIT ?`).pluck().all(most) as Id[];
+  }
+
+  /** Some of those that something touched. */
+  touched(most: number): Id[] {
+    return this.#sql.get('SELECT entry FROM stale LIMIT ?').pluck().all(most) as Id[];
   }
 
   /** How many are marked. */
@@ -79,28 +108,42 @@ export class Statuses {
   }
 
   /** Writes where an entry stands, and what it is found by. */
-  put({ day, status }: Judged, { entry, area, listed }: EntryPlace): void {
-    const row = this.#listed.put('entry', entry.id, listed);
-    this.#sql.get(PUT).run({
-      row,
-      entry: entry.id,
-      body: JSON.stringify(status),
-      day,
-      name: sortKey(listed.title),
-      area: area.id,
-      area_name: sortKey(area.name),
-      enclosure: entry.enclosure,
-      kind: entry.kind,
-      state: ENTRY_STATES.indexOf(standingState(status)),
-      sealed_at: status.sealed_at,
-      sealed_state: status.sealed_state,
-      running_round: status.running_round,
-      due: status.due ? (status.due.day ?? DUE_NOW) : DUE_NEVER,
-      seen: status.at ?? '',
-      open_defects: status.open_defects,
-      worst: status.worst,
-      changes_at: status.changes_at,
-    });
+  put(judged: Judged, place: EntryPlace): void {
+    this.putRow(indexRow(judged, place), this.generation);
+  }
+
+  /** The number that a status has which is judged now. */
+  get generation(): number {
+    return this.#sql.get('SELECT generation FROM judging').pluck().get() as number;
+  }
+
+  /** Judging anew begins beside this thread: from here on it is known what is marked meanwhile. */
+  beginWide(): void {
+    this.#since = new Set();
+  }
+
+  /**
+   * Takes what was judged beside this thread; what was marked meanwhile is judged again.
+   *
+   * @param generation the number at the moment whose records were judged
+   */
+  takeWide(rows: readonly (IndexRow | { entry: Id; gone: true })[], generation: number): void {
+    for (const row of rows) {
+      if (this.#since?.has(row.entry)) continue;
+      if ('gone' in row) this.remove(row.entry);
+      else this.putRow(row, generation);
+      this.unmark(row.entry);
+    }
+  }
+
+  endWide(): void {
+    this.#since = null;
+  }
+
+  /** Writes a row of the index. */
+  putRow({ title, words, ...columns }: IndexRow, generation: number): void {
+    const row = this.#listed.put('entry', columns.entry, { title, words });
+    this.#sql.get(PUT).run({ ...columns, row, generation });
   }
 
   remove(entry: Id): void {
@@ -108,6 +151,14 @@ export class Statuses {
     this.#listed.remove('entry', entry);
   }
 
+  /** Entries that are marked, or were judged before all were marked, of those whose number leaves a rest. */
+  marked(part: number, parts: number): Id[] {
+    const sql = `SELECT entry FROM entry_status WHERE (${IS_OLD} OR entry IN (SELECT entry FROM stale)) AND row % ? = ?`;
+    const known = this.#sql.get(sql).pluck().all(parts, part) as Id[];
+    if (part > 0) return known;
+    const never = 'SELECT entry FROM stale WHERE entry NOT IN (SELECT entry FROM entry_status)';
+    return [...known, ...(this.#sql.get(never).pluck().all() as Id[])];
+  }
   /** Where the entries stand that nothing has touched since they were judged: each a `Judged`, as JSON. */
   standing(): string[] {
     const sql = `SELECT body, day FROM entry_status WHERE NOT ${IS_OLD} AND entry NOT IN (SELECT entry FROM stale)`;
@@ -124,6 +175,28 @@ export class Statuses {
 /** What stands for a day: the initial inspection is due before any, what nothing asks for after all. */
 export const [DUE_NOW, DUE_NEVER] = ['0', '9'] as const;
 
+/** What is written of an entry that was judged. */
+export const indexRow = ({ day, status }: Judged, { entry, area, listed }: EntryPlace): IndexRow => ({
+  ...listed,
+  entry: entry.id,
+  body: JSON.stringify(status),
+  day,
+  name: sortKey(listed.title),
+  area: area.id,
+  area_name: sortKey(area.name),
+  enclosure: entry.enclosure,
+  kind: entry.kind,
+  state: ENTRY_STATES.indexOf(standingState(status)),
+  sealed_at: status.sealed_at,
+  sealed_state: status.sealed_state,
+  running_round: status.running_round,
+  due: status.due ? (status.due.day ?? DUE_NOW) : DUE_NEVER,
+  seen: status.at ?? '',
+  open_defects: status.open_defects,
+  worst: status.worst,
+  changes_at: status.changes_at,
+});
+
 const IS_OLD = '(generation < (SELECT generation FROM judging))';
 
 const COUNT_STALE = `SELECT (SELECT count(*) FROM stale) + (SELECT count(*) FROM entry_status WHERE ${IS_OLD} AND entry NOT IN (SELECT entry FROM stale))`;
@@ -134,5 +207,5 @@ const COLUMNS = [
 ]; // prettier-ignore
 
 const PUT = `INSERT INTO entry_status (row, generation, ${COLUMNS.join()})
-  VALUES (@row, (SELECT generation FROM judging), ${COLUMNS.map((column) => `@${column}`).join()})
+  VALUES (@row, @generation, ${COLUMNS.map((column) => `@${column}`).join()})
   ON CONFLICT (row) DO UPDATE SET generation = excluded.generation, ${COLUMNS.map((column) => `${column} = excluded.${column}`).join()}`;

@@ -1,8 +1,11 @@
 import { Refusal, type AnyCommand } from './commands';
 import { completed } from '../record/completed';
-import { canonicalHash } from '../record/seal';
-import type { RecordChange, Slice } from '../record/slice';
-import type { Change, Id, Lost, TableName, Tables } from '../record/types';
+import { bare, canonicalHash } from '../record/seal';
+import { valuesOf, type RecordChange, type Slice } from '../record/slice';
+import type { Base, Change, Id, Lost, TableName, Tables } from '../record/types';
+
+/** What records were hashed to: they are never changed in place. */
+const hashes = new WeakMap<Base, Id>();
 
 /** What one command is about to change: reads fall through to the slice, writes are kept with what was before. */
 export class Draft implements Slice {
@@ -26,7 +29,7 @@ export class Draft implements Slice {
     const written = this.#byTable.get(table);
     if (!written) return stored;
     const here = [...written.values()].flatMap(({ after }) => (after as Tables[T] | null) ?? []);
-    const now = here.filter((record) => (record as unknown as Record<string, Id>)[field] === value);
+    const now = here.filter((record) => valuesOf(record, field).includes(value));
     return [...stored.filter(({ id }) => !written.has(id)), ...now].sort((a, b) => (a.id < b.id ? -1 : 1));
   }
 
@@ -59,6 +62,15 @@ export class Draft implements Slice {
   freeze(body: unknown): Id {
     const id = canonicalHash(body);
     if (!this.get('frozen', id)) this.put('frozen', { id, site: this.command.site, body });
+    return id;
+  }
+
+  /** The same of a record, which is never changed in place: hashed once. */
+  freezeRecord(record: Base): Id {
+    const known = hashes.get(record);
+    if (known && this.get('frozen', known)) return known;
+    const id = this.freeze(bare(record));
+    hashes.set(record, id);
     return id;
   }
 

@@ -12,9 +12,9 @@ import type { Base, Frozen, Id, TableName, Tables } from '../record/types';
  */
 export function freeze(draft: Draft, dossier: Dossier): Frozen {
   const { site, area, otherArea, enclosure, entry, cable, certificate, round, record } = dossier;
-  const one = (record: Base | null) => record && draft.freeze(bare(record));
+  const one = (record: Base | null) => record && draft.freezeRecord(record);
   const list = (records: readonly Base[]) => (records.length === 0 ? null : draft.freeze(records.map(bare)));
-  const each = (records: readonly Base[]) => records.map((record) => draft.freeze(bare(record)));
+  const each = (records: readonly Base[]) => records.map((record) => draft.freezeRecord(record));
   const tests = cable ? draft.by('insulation', 'cable', cable.id) : [];
   const packing = draft.get('packing', entry.id);
   const instruments = new Set<Id>([
@@ -24,7 +24,7 @@ export function freeze(draft: Draft, dossier: Dossier): Frozen {
   ]);
   const { lastSeal: _lastSeal, ...limits } = site;
   return {
-    site: one(limits as Base),
+    site: draft.freeze(bare(limits as Base)),
     area: one(area),
     otherArea: one(otherArea),
     enclosure: one(enclosure),

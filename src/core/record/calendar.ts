@@ -1,9 +1,6 @@
 /** The calendar day (YYYY-MM-DD) of a time in a time zone. */
 export function dayIn(iso: string, timeZone: string): string {
-  const parts = formatIn(timeZone)
-    .formatToParts(new Date(iso))
-    .reduce<Record<string, string>>((all, { type, value }) => ({ ...all, [type]: value }), {});
-  return `${parts.year}-${parts.month}-${parts.day}`;
+  return formatIn(timeZone).format(new Date(iso));
 }
 
 /** Formatters cost more to make than to use: one per time zone. */
@@ -12,7 +9,8 @@ const FORMATS = new Map<string, Intl.DateTimeFormat>();
 function formatIn(timeZone: string): Intl.DateTimeFormat {
   let format = FORMATS.get(timeZone);
   if (!format) {
-    format = new Intl.DateTimeFormat('en-GB', {
+    // Swedish writes a day as ISO 8601 does.
+    format = new Intl.DateTimeFormat('sv-SE', {
       year: 'numeric',
       month: '2-digit',
       day: '2-digit',

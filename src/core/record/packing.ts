@@ -1,10 +1,22 @@
 import type { BlockSide, Id, TransitPacking } from './types';
 
+/** What a packing names. */
+interface Names {
+  cables: ReadonlySet<Id>;
+  instruments: ReadonlySet<Id>;
+}
+
+// Records are never changed in place: what one names is looked for once.
+const known = new WeakMap<object, Names>();
+
 /** Ids of the cables and instruments that a packing names. */
-export function namesIn({ openings }: Pick<TransitPacking, 'openings'>): {
-  cables: Set<Id>;
-  instruments: Set<Id>;
-} {
+export function namesIn(packing: Pick<TransitPacking, 'openings'>): Names {
+  let names = known.get(packing);
+  if (!names) known.set(packing, (names = foundIn(packing)));
+  return names;
+}
+
+function foundIn({ openings }: Pick<TransitPacking, 'openings'>): Names {
   const cables = new Set<Id>();
   const instruments = new Set<Id>();
   const side = (one: BlockSide | null) => {

@@ -1,6 +1,5 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import canonicalize from 'canonicalize';
+import { canonical } from './canonical';
+import { sha256Hex } from './sha256';
 import type { Slice } from './slice';
 import type { AsLeft, Base, Id, Inspection } from './types';
 
@@ -14,9 +13,9 @@ export const SEAL_RULE = 2;
 
 /** SHA-256 over canonical JSON (RFC 8785), in hex. */
 export function canonicalHash(value: unknown): string {
-  const text = canonicalize(value);
+  const text = canonical(value);
   if (text === undefined) throw new TypeError('Only JSON values can be hashed.');
-  return bytesToHex(sha256(utf8ToBytes(text)));
+  return sha256Hex(text);
 }
 
 /** A record without what the reducer keeps for itself, so that its hash can be checked from an export. */

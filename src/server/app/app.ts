@@ -13,7 +13,7 @@ import { DataFolderError } from '../base/error';
 import { EventHub } from '../base/events';
 import { InstrumentHost } from '../instruments/host';
 import type { Taking } from '../commands/accept';
-import { Refresher } from '../commands/refresher';
+import { Refresher } from '../writing/refresher';
 import { follow } from '../instruments/register';
 import { listedSites, listSafely } from '../base/site-list';
 import { doneHere, type Jobs } from '../jobs/job';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import canonicalize from 'canonicalize';
+import { canonical as canonicalOf } from '../../core/record/canonical';
 import { InputError } from '../../core/quantity/error';
 import { isRefusal, Refusal, type AnyCommand } from '../../core/commands/commands';
 import type { RecordChange } from '../../core/record/slice';
@@ -199,7 +199,7 @@ function applyOnce(taker: Taker, given: AnyCommand, { id: who, name: person }: P
   if (said !== undefined && said !== who) {
     throw new Refusal('invalid', 'person', 'person.other', { person }); // prettier-ignore
   }
-  const text = canonicalize(sent)!;
+  const text = canonicalOf(sent)!;
   // Canonical JSON of both, without writing the command out twice.
   const sentHash = sha256(`{"person":${JSON.stringify(person)},"sent":${text}}`);
   const before = answerOfBefore(store, sent, sentHash);
@@ -212,7 +212,7 @@ function applyOnce(taker: Taker, given: AnyCommand, { id: who, name: person }: P
   const timed = at === sent.at ? sent : ({ ...sent, at } as AnyCommand);
   const command = withSaid(store.records, timed);
   const after = store.journal.head().seq;
-  const canonical = command === sent ? text : canonicalize(command)!;
+  const canonical = command === sent ? text : canonicalOf(command)!;
   const { seq, hash, changes } = store.commit({ command, canonical, person, receivedAt, sent: sentHash });
   taker.changes.push(...changes);
   return { id: sent.id, status: 'applied', seq, hash, after, clamped };

@@ -6,7 +6,6 @@ import type { Id, Photo } from '../../core/record/types';
 import { photoFile } from '../../store/photos';
 import type { SiteStore } from '../../store/site-store';
 import { HttpError } from '../base/error';
-import type { Writer } from '../writing/writer';
 import { copyPhoto } from '../keep/replicate';
 
 /** Longest side that is kept, px. */
@@ -17,7 +16,7 @@ const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
 /** The site that a photo goes to, and who writes there. */
 export interface PhotoPlace {
   store: SiteStore;
-  writer: Pick<Writer, 'addPhoto'>;
+  writer: { addPhoto: (site: Id, photo: Photo, sent: string) => Promise<void> };
 }
 
 /**

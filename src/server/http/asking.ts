@@ -1,6 +1,12 @@
-import type { ListAsk, ListPage } from '../../core/programme/lists';
+import { dayIn } from '../../core/record/calendar';
+import { ENTRY_STATES } from '../../core/record/finding';
+import { KIND_IDS } from '../../core/record/kind-ids';
+import { DEFECT_STATES } from '../../core/record/types';
+import { DUE_WHENS } from '../../core/programme/due-when';
+import { ENTRY_SORTS, type EntryAsk, type ListAsk, type ListPage } from '../../core/programme/lists';
+import type { DefectAsk } from '../../store/lists/records';
 import { HttpError } from '../base/error';
-import { json } from './endpoint';
+import { json, needSite, type Call } from './endpoint';
 
 /** Rows of a page where nothing is said, and at most. Chosen: a screen’s worth several times over; an answer of some 100 kB. */
 const [USUAL_ROWS, MOST_ROWS] = [100, 500];
@@ -15,16 +21,39 @@ export function listAsk({ searchParams }: URL): ListAsk {
   return { q: (searchParams.get('q') ?? '').slice(0, MOST_LETTERS), after: searchParams.get('after') || null, limit };
 } // prettier-ignore
 
+/** The day at the site that an address names. */
+export const todayAt = (call: Call): string =>
+  dayIn(call.app.clock().toISOString(), needSite(call).site.timeZone);
+
+/** What an address asks of the list of entries. */
+export const entryAsk = (call: Call): EntryAsk => ({
+  ...listAsk(call.url),
+  state: oneOf(call.url, 'state', ENTRY_STATES),
+  area: call.url.searchParams.get('area') || null,
+  kind: oneOf(call.url, 'kind', KIND_IDS),
+  due: oneOf(call.url, 'due', DUE_WHENS),
+  sort: oneOf(call.url, 'sort', ENTRY_SORTS) ?? 'tag',
+  today: todayAt(call),
+});
+
+/** What an address asks of the list of defects. */
+export function defectAsk({ url }: Call): DefectAsk {
+  const severity = oneOf(url, 'severity', ['1', '2', '3', '4']);
+  return {
+    ...listAsk(url),
+    state: oneOf(url, 'state', [...DEFECT_STATES, 'unproven']),
+    severity: severity && Number(severity),
+    entry: url.searchParams.get('entry') || null,
+    sort: oneOf(url, 'sort', ['due', 'severity']) ?? 'due',
+  };
+}
+
 /**
  * One of the values that a field may have; null where the address does not name it.
  *
  * @throws HttpError that names them
  */
-export function oneOf<V extends string>(
-  { searchParams }: URL,
-  field: string,
-  values: readonly V[],
-): V | null {
+function oneOf<V extends string>({ searchParams }: URL, field: string, values: readonly V[]): V | null {
   const said = searchParams.get(field) || null;
   if (said === null || (values as readonly string[]).includes(said)) return said as V | null;
   throw new HttpError(422, 'invalid', `${field} is one of ${values.join(', ')}.`, field);

@@ -3,6 +3,7 @@ import type { Id } from '../../core/record/types';
 import { SiteStore } from '../../store/site-store';
 import { exportPieces, type ExportName, type Piece } from '../files/export';
 import { previewImport, type ImportKind } from '../files/import';
+import { judgedPieces } from './judge';
 import { quickCheck } from '../keep/quick-check';
 
 export type { Piece };
@@ -11,16 +12,17 @@ export type { Piece };
 export type Job =
   | { do: 'export'; folder: string; site: Id; name: ExportName; at: string }
   | { do: 'import'; folder: string; site: Id; kind: ImportKind; text: string }
+  | { do: 'judge'; folder: string; site: Id; at: string; part: number; parts: number }
   | { do: 'quick-check'; folder: string };
 
 /** Does a job on the files of a data folder, which are only read; says its answer piece by piece. */
 export function perform(job: Job, say: (piece: Piece) => void): void {
   if (job.do === 'quick-check') return say({ text: JSON.stringify(quickCheck(job.folder)) });
-  const store = SiteStore.read(job.site, join(job.folder, 'sites', job.site));
+  // All of it as at one moment: the server writes meanwhile.
+  const store = SiteStore.read(job.site, join(job.folder, 'sites', job.site), true);
   try {
-    // All of it as at one moment: the server writes meanwhile.
-    store.db.exec('BEGIN');
-    if (job.do === 'export') for (const piece of exportPieces(store, job.name, job.at)) say(piece);
+    if (job.do === 'judge') for (const piece of judgedPieces(store, job)) say(piece);
+    else if (job.do === 'export') for (const piece of exportPieces(store, job.name, job.at)) say(piece);
     else {
       const told = (done: number, of: number) => say({ done, of });
       say({ text: JSON.stringify(previewImport(store, job.kind, job.text, told)) });

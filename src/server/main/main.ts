@@ -63,7 +63,12 @@ async function writeBeside(app: App): Promise<void> {
   app.refresher.stop();
   listedSites(app);
   app.sites.onlyRead();
-  const data = { folder: app.folder, migrations: join(DIST, 'migrations'), now: process.env.YENDRAL_NOW };
+  const data = {
+    folder: app.folder,
+    migrations: join(DIST, 'migrations'),
+    now: process.env.YENDRAL_NOW,
+    worker: join(DIST, 'cli', 'job.mjs'),
+  };
   app.writer = writerInThread(app.events, join(DIST, 'cli', 'writer.mjs'), data);
   // It has opened its files before the first command comes.
   await app.writer.list();

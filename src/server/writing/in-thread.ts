@@ -52,6 +52,7 @@ export function writerInThread(events: EventHub, file: string, data: ThreadData)
     addPhoto: async (site, photo, sent) => void (await ask({ ask: 'photo', site, photo, sent })),
     keepInstrument: async (value, person) => (await ask({ ask: 'keep-instrument', value, person }))!,
     lend: async (instrument, site, person) => (await ask({ ask: 'lend', instrument, site, person }))!,
+    judging: async (site, go) => void (await ask({ ask: 'judging', site, go })),
     list: async () => void (await ask({ ask: 'list' })),
     end: async () => {
       ending = true;

@@ -4,7 +4,7 @@ import type { JournalEvent } from '../../core/commands/news';
 import type { Id, Photo } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { CommandAnswer } from '../commands/accept';
-import type { RefreshProgress } from '../commands/refresher';
+import type { RefreshProgress } from './refresher';
 
 /** What the writing thread is asked for; each has a number that its answer names. */
 export type Asked = { number: number } & (
@@ -13,6 +13,7 @@ export type Asked = { number: number } & (
   | { ask: 'keep-instrument'; value: unknown; person: Person }
   | { ask: 'lend'; instrument: Id; site: Id; person: Person }
   | { ask: 'list' }
+  | { ask: 'judging'; site: Id; go: boolean }
   | { ask: 'end' }
 );
 
@@ -40,4 +41,6 @@ export interface ThreadData {
   migrations: string;
   /** `YENDRAL_NOW`, so that its clock is the server's. */
   now: string | undefined;
+  /** The bundled worker that judges beside it. */
+  worker: string;
 }

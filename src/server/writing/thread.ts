@@ -10,7 +10,8 @@ import { listedSites } from '../base/site-list';
 import { clockFrom } from '../base/clock';
 import { acceptRequests, type CommandAnswer, type Taking } from '../commands/accept';
 import { bringUpRegister, follow, keepInstrument, lendInstrument } from '../instruments/register';
-import { Refresher } from '../commands/refresher';
+import { Refresher } from './refresher';
+import { workerJobs } from '../jobs/workers';
 import type { Asked, Fault, Said, ThreadData } from './messages';
 
 /** Commands that one transaction takes at most, so that nobody waits for long. */
@@ -23,11 +24,12 @@ const LOOK_MS = 60_000;
 type Accept = Extract<Asked, { ask: 'accept' }>;
 
 /** The one thread that writes into sites: requests that wait together are written together. */
-export function writeInThread(port: MessagePort, { folder, migrations, now }: ThreadData): void {
+export function writeInThread(port: MessagePort, { folder, migrations, now, worker }: ThreadData): void {
   const say = (said: Said) => port.postMessage(said);
   const clock = clockFrom(now);
   const sites = new SiteStores(join(folder, 'sites'), join(migrations, 'site'), () => clock().toISOString());
-  const refresher = new Refresher(sites, clock, (refreshing) => say({ refreshing }));
+  const beside = { folder, jobs: workerJobs(worker) };
+  const refresher = new Refresher(sites, clock, (refreshing) => say({ refreshing }), beside);
   const installation = Installation.open(join(folder, INSTALLATION_DB), join(migrations, 'installation'));
   const app: Taking = { installation, sites, clock, changed: new Set(), refresher, events: { news: (news) => say({ news }) },
     heard: (store, changes, by) => follow(app, store, changes, by),
@@ -71,15 +73,26 @@ export function writeInThread(port: MessagePort, { folder, migrations, now }: Th
       return;
     }
     answer(asked.number, say, () => {
-      if (asked.ask === 'photo') sites.get(asked.site)?.photos.add(asked.photo, asked.sent);
-      if (asked.ask === 'keep-instrument') return keepInstrument(app, asked.value, asked.person);
-      if (asked.ask === 'lend') return lendInstrument(app, asked.instrument, asked.site, asked.person);
-      if (asked.ask === 'list') listedSites(app);
-      if (asked.ask !== 'end') return null;
+      if (asked.ask !== 'end') return doAsked(app, refresher, asked);
       end(asked.number);
       return undefined;
     });
   });
+}
+
+/** Anything but commands and the end. */
+function doAsked(
+  app: Taking,
+  refresher: Refresher,
+  asked: Exclude<Asked, { ask: 'accept' } | { ask: 'end' }>,
+): CommandAnswer[] | null {
+  if (asked.ask === 'keep-instrument') return keepInstrument(app, asked.value, asked.person);
+  if (asked.ask === 'lend') return lendInstrument(app, asked.instrument, asked.site, asked.person);
+  if (asked.ask === 'photo') app.sites.get(asked.site)?.photos.add(asked.photo, asked.sent);
+  else if (asked.ask === 'list') listedSites(app);
+  else if (asked.go) refresher.goOn(asked.site);
+  else refresher.halt(asked.site);
+  return null;
 }
 
 /** What was stale when the last run ended is judged now, and what time alone has passed. */

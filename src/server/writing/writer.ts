@@ -14,6 +14,8 @@ export interface Writer {
   keepInstrument: (value: unknown, person: Person) => Promise<CommandAnswer[]>;
   /** Lends an instrument of the register to a site. */
   lend: (instrument: Id, site: Id, person: Person) => Promise<CommandAnswer[]>;
+  /** Stops judging a site anew, or goes on with it. */
+  judging: (site: Id, go: boolean) => Promise<void>;
   /** Brings the list of sites up to what was written. */
   list: () => Promise<void>;
   /** Ends it, once everything that waits is written. */
@@ -27,6 +29,8 @@ export const writerHere = (app: () => Taking): Writer => ({
   keepInstrument: (value, person) => Promise.resolve().then(() => keepInstrument(app(), value, person)),
   lend: (instrument, site, person) =>
     Promise.resolve().then(() => lendInstrument(app(), instrument, site, person)),
+  // What is judged in the caller's own thread is done before anybody could stop it.
+  judging: () => Promise.resolve(),
   list: () => Promise.resolve(void listedSites(app())),
   end: () => Promise.resolve(),
 });

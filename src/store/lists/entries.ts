@@ -8,7 +8,7 @@ import type { Db } from '../open';
 import { Prepared } from '../prepared';
 import { DUE_NEVER, DUE_NOW, Statuses } from '../status';
 import { all, keyOf, tokenOf, type Clause, type Key } from './keyset';
-import { holding } from './search';
+import { Search } from './search';
 
 /** Columns of each order; the number of the row follows them. */
 const SORTS: Record<EntrySort, readonly string[]> = {
@@ -35,8 +35,10 @@ interface Row {
 export class EntryList {
   readonly #sql: Prepared;
   readonly #statuses: Statuses;
+  readonly #search: Search;
 
   constructor(db: Db) {
+    this.#search = new Search(db);
     this.#sql = new Prepared(db);
     this.#statuses = new Statuses(db);
   }
@@ -46,7 +48,7 @@ export class EntryList {
     const columns = SORTS[ask.sort];
     const place = ask.after === null ? null : keyOf(ask.after, columns.length + 1);
     if (ask.after !== null && place === null) return null;
-    const only = onlyOf(ask);
+    const only = all([onlyOf(ask), this.#search.holding(ask.q, 's.row')]);
     const { sql, values } = all([only, place && after(ask.sort, columns, place)]);
     const rows = this.#sql
       .get(
@@ -107,7 +109,7 @@ function rowOf(values: (string | number)[]): EntryRow {
   };
 }
 
-function onlyOf({ state, area, kind, due, q, today }: EntryAsk): Clause {
+function onlyOf({ state, area, kind, due, today }: EntryAsk): Clause {
   const is = (column: string, value: string | number | null): Clause | null =>
     value === null ? null : { sql: `${column} = ?`, values: [value] };
   return all([
@@ -115,7 +117,6 @@ function onlyOf({ state, area, kind, due, q, today }: EntryAsk): Clause {
     is('s.area', area),
     is('s.kind', kind),
     due && dueClause(due, today),
-    holding(q, 's.row'),
   ]);
 }
 

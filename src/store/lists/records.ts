@@ -3,7 +3,7 @@ import type { DefectState, Id, Tables } from '../../core/record/types';
 import type { Db } from '../open';
 import { Prepared } from '../prepared';
 import { all, keyOf, tokenOf, type Clause } from './keyset';
-import { holding } from './search';
+import { Search } from './search';
 
 /** What is asked of the list of defects; null lets everything through. */
 export interface DefectAsk extends ListAsk {
@@ -17,14 +17,16 @@ export interface DefectAsk extends ListAsk {
 /** Lists of records as they are kept, page by page. */
 export class RecordLists {
   readonly #sql: Prepared;
+  readonly #search: Search;
 
   constructor(db: Db) {
+    this.#search = new Search(db);
     this.#sql = new Prepared(db);
   }
 
   /** Cables, certificates or rounds by what they are called. @returns null where `after` is no place of this list */
   named<T extends 'cable' | 'certificate' | 'round'>(table: T, ask: ListAsk): ListPage<Tables[T]> | null {
-    const only = all([{ sql: 'l.of_table = ?', values: [table] }, holding(ask.q, 'l.row')]);
+    const only = all([{ sql: 'l.of_table = ?', values: [table] }, this.#search.holding(ask.q, 'l.row')]);
     return this.#page<Tables[T]>(ask, only, {
       from: `listed l JOIN ${table} r ON r.id = l.id`,
       columns: ['l.name', 'l.row'],
@@ -42,7 +44,7 @@ export class RecordLists {
         : state && { sql: 'r.state = ?', values: [state] },
       severity === null ? null : { sql: 'r.severity = ?', values: [severity] },
       entry === null ? null : { sql: 'r.entry = ?', values: [entry] },
-      holding(ask.q, "(SELECT row FROM listed WHERE of_table = 'defect' AND listed.id = r.id)"),
+      this.#search.holding(ask.q, "(SELECT row FROM listed WHERE of_table = 'defect' AND listed.id = r.id)"),
     ]);
     const worst = ask.sort === 'severity';
     return this.#page<Tables['defect']>(ask, only, {
@@ -86,7 +88,7 @@ export class RecordLists {
 
   /** What holds every word of a text, by what it is called; entries before the rest. */
   search(text: string, most: number): Found[] {
-    const held = holding(text, 'l.row');
+    const held = this.#search.holding(text, 'l.row');
     if (!held) return [];
     const sql = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l LEFT JOIN entry_status s ON s.row = l.row
       WHERE l.of_table = ? AND ${held.sql} ORDER BY l.name, l.row LIMIT ?`;

@@ -16,7 +16,7 @@ export const LISTED_TABLES = [
   'defect',
   'round',
 ] as const satisfies readonly TableName[];
-export type ListedTable = (typeof LISTED_TABLES)[number];
+type ListedTable = (typeof LISTED_TABLES)[number];
 
 const OF: { [T in Exclude<ListedTable, 'entry'>]: (record: Tables[T]) => Listed } = {
   cable: ({ tag, cores }) => ({ title: tag, words: `cable, ${cores.length} cores` }),

@@ -1,6 +1,9 @@
 import type { Id } from '../../core/record/types';
 import type { SiteStores } from '../../store/site-stores';
+import type { SiteStore } from '../../store/site-store';
 import type { Clock } from '../base/clock';
+import type { Jobs } from '../jobs/job';
+import { Wide } from './wide';
 
 /** Touched entries gather so long before they are judged again, ms: many readings of one entry are one judgement. */
 const GATHER_MS = 1000;
@@ -15,11 +18,18 @@ const QUIET_MS = 200;
 /** How long it waits where the disk does not let it, ms. */
 const RETRY_MS = 5000;
 
+/** So many entries are judged beside this thread; fewer are done sooner in it. */
+const WIDE = 500;
+/** How often pages are told how far it is, ms. */
+const TELL_MS = 250;
+
 /** How far judging a site again has come. */
 export interface RefreshProgress {
   site: Id;
   /** Entries that are still to be judged. */
   left: number;
+  /** Somebody has stopped it: the rest waits until it is asked for. */
+  stopped: boolean;
 }
 
 /** Judges again what commands have touched, beside them and never in their way. */
@@ -33,7 +43,39 @@ export class Refresher {
     private readonly sites: SiteStores,
     private readonly clock: Clock,
     private readonly told: (progress: RefreshProgress) => void = () => undefined,
-  ) {}
+    beside: { folder: string; jobs: Jobs } | null = null,
+  ) {
+    this.#wide = beside && new Wide(beside.folder, beside.jobs, (site) => this.#ended(site));
+  }
+
+  /** Judges beside this thread; null where it has to be done here. */
+  readonly #wide: Wide | null;
+  #telling: NodeJS.Timeout | null = null;
+
+  /** Ends judging a site anew; the rest stays marked until it is asked for. */
+  halt(site: Id): void {
+    this.#wide?.stop(site);
+    this.#tell(site, this.sites.get(site)?.statuses.countStale() ?? 0);
+  }
+
+  /** Goes on judging a site that was stopped. */
+  goOn(site: Id): void {
+    this.#wide?.goOn(site);
+    this.touch(site);
+  }
+
+  #begin(store: SiteStore, at: string): void {
+    this.#wide!.begin(store, at);
+    this.#telling ??= setInterval(() => {
+      for (const site of this.#long) this.#tell(site, this.sites.get(site)?.statuses.countStale() ?? 0);
+    }, TELL_MS).unref();
+  }
+
+  #ended(site: Id): void {
+    if (this.#telling) clearInterval(this.#telling);
+    this.#telling = null;
+    this.touch(site);
+  }
 
   /** Entries of a site are stale. */
   touch(site: Id): void {
@@ -55,8 +97,16 @@ export class Refresher {
   /** False where the disk or the file does not let it: what is stale stays marked, and is tried again. */
   #settleSome(site: Id): boolean {
     try {
-      const left = this.sites.get(site)?.settle(this.clock().toISOString(), GO_MS) ?? 0;
-      if (left === 0) this.#touched.delete(site);
+      const store = this.sites.get(site);
+      const at = this.clock().toISOString();
+      const beside = this.#wide?.has(site) ?? false;
+      const left = store?.settle(at, GO_MS, beside ? 'touched' : 'all') ?? 0;
+      const here = beside ? store!.statuses.touched(1).length : left;
+      if (here === 0) this.#touched.delete(site);
+      if (store && this.#wide && !beside && left > WIDE) {
+        this.#begin(store, at);
+        this.#touched.delete(site);
+      }
       // A few are done at once; more than that takes a while, and is told.
       if (left > 0 || this.#long.has(site)) this.#tell(site, left);
       return true;
@@ -71,7 +121,7 @@ export class Refresher {
   #tell(site: Id, left: number): void {
     if (left > 0) this.#long.add(site);
     else this.#long.delete(site);
-    this.told({ site, left });
+    this.told({ site, left, stopped: this.#wide?.isStopped(site) ?? false });
   }
 
   /** Judges everything that is stale now. */
@@ -85,5 +135,8 @@ export class Refresher {
   stop(): void {
     if (this.#timer) clearTimeout(this.#timer);
     this.#timer = null;
+    if (this.#telling) clearInterval(this.#telling);
+    this.#telling = null;
+    this.#wide?.end();
   }
 }
