@@ -59,7 +59,8 @@ const CUT = 'The answer of the server broke off. It is asked again.';
 /** Whether an answer has the shape that the call waits for: one that was cut on its way has not. */
 type Shape = (body: Record<string, unknown>) => boolean;
 
-async function request<R>(path: string, right: Shape, init: RequestInit = {}): Promise<R> {
+/** A request of the server’s, its answer checked for its shape. @throws ApiError */
+export async function request<R>(path: string, right: Shape, init: RequestInit = {}): Promise<R> {
   return (await answer<R>(path, right, init)).body;
 }
 

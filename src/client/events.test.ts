@@ -43,6 +43,7 @@ const client = () => {
     instrument: (line) => heard.push(['instrument', line]),
     journal: (news) => heard.push(['journal', news]),
     task: (progress) => heard.push(['task', progress]),
+    judging: (progress) => heard.push(['judging', progress]),
     open: (is) => heard.push(['open', is]),
   });
   clients.push(one);

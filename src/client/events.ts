@@ -1,5 +1,5 @@
 import type { InstrumentLine } from '../core/instrument/line';
-import type { JournalEvent, TaskProgress } from '../core/commands/news';
+import type { JournalEvent, JudgingProgress, TaskProgress } from '../core/commands/news';
 import type { Id } from '../core/record/types';
 
 /** What the one event stream brings. */
@@ -8,6 +8,8 @@ export interface EventHandlers {
   journal: (news: JournalEvent) => void;
   /** How far a long request of this page is. */
   task: (progress: TaskProgress) => void;
+  /** How far the server is with judging the site anew. */
+  judging: (progress: JudgingProgress) => void;
   /** Whether the stream is open. */
   open: (open: boolean) => void;
 }
@@ -63,6 +65,7 @@ export class EventsClient {
     hear('instrument', (data) => handlers.instrument(JSON.parse(data) as InstrumentLine));
     hear('journal', (data) => handlers.journal(JSON.parse(data) as JournalEvent));
     hear('task', (data) => handlers.task(JSON.parse(data) as TaskProgress));
+    hear('refreshing', (data) => handlers.judging(JSON.parse(data) as JudgingProgress));
     hear('alive', () => undefined);
     source.onopen = () => handlers.open(true);
     source.onerror = () => {

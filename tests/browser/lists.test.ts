@@ -46,6 +46,44 @@ describe('the site view', () => {
   });
 });
 
+describe('finding', () => {
+  it('looks through the open site first, then the others; through this device while the server is away', async () => {
+    const { page, errors } = await openPage(demo.browser);
+    await openAs(page, demo.served, 'A. Vell', '/site/?site=marrowick');
+    await page.waitForSelector('.stops tr a');
+    await clickText(page, '.head button', 'Find');
+    const field = (await page.waitForSelector('[aria-label="Entry, cable, certificate or defect"]'))!;
+    const groups = () => texts(page, '#find-hits [class*=actionsGroup]');
+    const asked = async (text: string, first: string) => {
+      await field.click({ count: 3 });
+      await field.type(text);
+      await page.waitForFunction(
+        (words) => document.querySelector('#find-hits button')?.textContent?.includes(words),
+        {},
+        first,
+      );
+    };
+    await waitForText(page, '#find-hits', 'Type a tag');
+    await asked('204 c', 'JB-204, entry C');
+    expect((await groups())[0]).toContain('JB-204, entry C');
+    await asked('mf-1', 'MF-1, entry A');
+    expect(
+      await page.$eval(
+        '#find-hits',
+        (e) => e.querySelector('[data-label], [class*=actionsGroup]')!.outerHTML,
+      ),
+    ).toContain('Oxgate');
+    await field.type('?!x');
+    await waitForText(page, '#find-hits', 'Nothing matches');
+    await page.evaluate(() => (window.fetch = () => Promise.reject(new TypeError('away'))));
+    await asked('barrier ax-31', 'AX-31');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => location.pathname === '/bench/');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
 describe('the ledger', () => {
   it('stands by due date, and is filtered by state, level, owner and text', async () => {
     const { page, errors } = await openPage(demo.browser);

@@ -49,6 +49,15 @@ export interface TaskProgress {
   of: number;
 }
 
+/** How far judging a site anew on the server is. */
+export interface JudgingProgress {
+  site: Id;
+  /** Entries that are still to be judged. */
+  left: number;
+  /** Somebody has stopped it: the rest waits until it is asked for. */
+  stopped: boolean;
+}
+
 /** What a page is told when a site's journal has grown. */
 export interface JournalEvent {
   site: Id;

@@ -1,10 +1,9 @@
 import type { InputError } from '../../core/quantity/error';
 import type { Refusal } from '../../core/commands/commands';
-import type { JournalEvent } from '../../core/commands/news';
+import type { JournalEvent, JudgingProgress } from '../../core/commands/news';
 import type { Id, Photo } from '../../core/record/types';
 import type { Person } from '../../store/people';
 import type { CommandAnswer } from '../commands/accept';
-import type { RefreshProgress } from './refresher';
 
 /** What the writing thread is asked for; each has a number that its answer names. */
 export type Asked = { number: number } & (
@@ -33,7 +32,7 @@ export type Said =
   | { number: number; answers: CommandAnswer[] | null }
   | { number: number; fault: Fault }
   | { news: JournalEvent }
-  | { refreshing: RefreshProgress };
+  | { refreshing: JudgingProgress };
 
 /** What the thread is started with. */
 export interface ThreadData {

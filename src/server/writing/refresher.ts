@@ -1,3 +1,4 @@
+import type { JudgingProgress } from '../../core/commands/news';
 import type { Id } from '../../core/record/types';
 import type { SiteStores } from '../../store/site-stores';
 import type { SiteStore } from '../../store/site-store';
@@ -23,15 +24,6 @@ const WIDE = 500;
 /** How often pages are told how far it is, ms. */
 const TELL_MS = 250;
 
-/** How far judging a site again has come. */
-export interface RefreshProgress {
-  site: Id;
-  /** Entries that are still to be judged. */
-  left: number;
-  /** Somebody has stopped it: the rest waits until it is asked for. */
-  stopped: boolean;
-}
-
 /** Judges again what commands have touched, beside them and never in their way. */
 export class Refresher {
   readonly #touched = new Set<Id>();
@@ -42,7 +34,7 @@ export class Refresher {
   constructor(
     private readonly sites: SiteStores,
     private readonly clock: Clock,
-    private readonly told: (progress: RefreshProgress) => void = () => undefined,
+    private readonly told: (progress: JudgingProgress) => void = () => undefined,
     beside: { folder: string; jobs: Jobs } | null = null,
   ) {
     this.#wide = beside && new Wide(beside.folder, beside.jobs, (site) => this.#ended(site));

@@ -1,5 +1,6 @@
 import type { ListAsk, ListPage, Found } from '../../core/programme/lists';
 import type { DefectState, Id, Tables } from '../../core/record/types';
+import { LISTED_TABLES } from '../../core/words/en/listed';
 import type { Db } from '../open';
 import { Prepared } from '../prepared';
 import { all, keyOf, tokenOf, type Clause } from './keyset';
@@ -86,17 +87,17 @@ export class RecordLists {
     };
   } // prettier-ignore
 
-  /** What holds every word of a text, by what it is called; entries before the rest. */
+  /** What holds every word of a text: what is called so first, then the rest; of each entries before the others. */
   search(text: string, most: number): Found[] {
-    const held = this.#search.holding(text, 'l.row');
-    if (!held) return [];
-    const sql = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l LEFT JOIN entry_status s ON s.row = l.row
-      WHERE l.of_table = ? AND ${held.sql} ORDER BY l.name, l.row LIMIT ?`;
-    const found: Found[] = [];
-    for (const table of ['entry', 'cable', 'certificate', 'defect', 'round']) {
-      if (found.length >= most) break;
-      found.push(...(this.#sql.get(sql).all(table, ...held.values, most - found.length) as Found[]));
-    }
-    return found;
-  }
+    const found = new Map<string, Found>();
+    for (const held of this.#search.nearest(text, 'l.row'))
+      for (const table of LISTED_TABLES) {
+        if (found.size >= most) return [...found.values()];
+        const sql = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l
+          LEFT JOIN entry_status s ON s.row = l.row WHERE l.of_table = ? AND ${held.sql} ORDER BY l.name, l.row LIMIT ?`;
+        const rows = this.#sql.get(sql).all(table, ...held.values, most) as Found[];
+        for (const one of rows) if (found.size < most) found.set(`${table} ${one.id}`, found.get(`${table} ${one.id}`) ?? one);
+      }
+    return [...found.values()];
+  } // prettier-ignore
 }

@@ -15,6 +15,9 @@ const quoted = (word: string): string => `"${word.replaceAll('"', '""')}"`;
 const BEGINS = 'SELECT rowid FROM found_word WHERE found_word MATCH ?';
 const HAS = 'SELECT rowid FROM found_tag WHERE found_tag MATCH ?';
 
+const wordsOf = (text: string): string[] =>
+  text.replaceAll('\0', ' ').trim().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
+
 /** What is looked for: words of a text, as beginnings of words or as parts of titles. */
 export class Search {
   readonly #sql: Prepared;
@@ -30,7 +33,7 @@ export class Search {
    * @returns null where nothing is asked
    */
   holding(text: string, row: string): Clause | null {
-    const words = text.replaceAll('\0', ' ').trim().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
+    const words = wordsOf(text);
     if (words.length === 0) return null;
     // A sign alone is no word: the full-text index would refuse it.
     if (words.some((word) => !/[\p{L}\p{N}]/u.test(word))) return { sql: '0', values: [] };
@@ -49,6 +52,17 @@ export class Search {
         ...inTags.flatMap((word) => [`${quoted(word)}*`, quoted(word)]),
       ],
     };
+  }
+
+  /** The same in parts, what is nearest first: called so, called something that begins so, and all of it. */
+  nearest(text: string, row: string): Clause[] {
+    const all = this.holding(text, row);
+    if (all === null || all.sql === '0') return [];
+    const called = (star: string): Clause => ({
+      sql: `+${row} IN (${BEGINS})`,
+      values: [`{title} : (${wordsOf(text).map((word) => quoted(word) + star).join(' AND ')})`], // prettier-ignore
+    });
+    return [called(''), called('*'), all];
   }
 
   #isBroad(word: string): boolean {

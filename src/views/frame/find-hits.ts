@@ -1,5 +1,8 @@
 import type { Slice } from '../../core/record/slice';
+import type { Found } from '../../core/programme/lists';
+import type { Id } from '../../core/record/types';
 import { kindTitle } from '../../core/words/en/kinds/kinds';
+import { surfaceOf } from '../hand/surface';
 
 /** Something that was found, and where it is opened. */
 export interface Hit {
@@ -9,6 +12,13 @@ export interface Hit {
 }
 
 const MOST_HITS = 12;
+
+/** Where something that the server has found is opened. */
+export function hitOf(site: Id, { table, id, title, words, kind }: Found): Hit {
+  if (kind !== null) return { title, what: words, address: surfaceOf({ id, site, kind }) };
+  if (table === 'defect') return { title, what: words, address: `/defects/?site=${site}&defect=${id}` };
+  return { title, what: words, address: `/dossier/?site=${site}&table=${table}&record=${id}` };
+}
 
 /**
  * Entries, certificates and defects of a site that hold every word of a text, the best first.
@@ -31,7 +41,7 @@ export function findHits(slice: Slice, site: string, text: string): Hit[] {
     add(
       `${tag}, entry ${entry.label}`,
       `${kindTitle(entry.kind)}, ${entry.size ?? 'no size'}, cable ${cable}`,
-      `/bench/?entry=${entry.id}&site=${site}`,
+      surfaceOf(entry),
     );
   }
   for (const { id, number, title } of slice.by('certificate', 'site', site))

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { now } from '../../client/clock';
-import type { TaskProgress } from '../../core/commands/news';
+import type { JudgingProgress, TaskProgress } from '../../core/commands/news';
 import { EventsClient } from '../../client/events';
 import type { Id, Standing } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
@@ -57,6 +57,19 @@ export function onTask(listener: (progress: TaskProgress) => void): () => void {
   return () => taskListeners.delete(listener);
 }
 
+let judging: JudgingProgress | null = null;
+const judgingListeners = new Set<() => void>();
+
+/** How far the server is with judging the open site anew; null where it is not. */
+export const useJudging = (): JudgingProgress | null =>
+  useSyncExternalStore(
+    (listener) => {
+      judgingListeners.add(listener);
+      return () => judgingListeners.delete(listener);
+    },
+    () => judging,
+  );
+
 let started = false;
 
 /** Starts the device once: local copy, server, event stream, service worker. */
@@ -72,6 +85,10 @@ export function startDevice(): void {
     instrument: (line) => instrument.hear(line),
     journal: (news) => device.hear(news),
     task: (progress) => tellTask(progress),
+    judging: (progress) => {
+      judging = progress.left > 0 ? progress : null;
+      for (const listener of judgingListeners) listener();
+    },
     open: (open) => {
       if (open) void device.refresh().then(() => device.flush());
     },

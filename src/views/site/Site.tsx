@@ -15,6 +15,7 @@ import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
 import { Root, type ViewProps } from '../frame/Root';
 import { useStatuses } from '../hand/hand';
+import { Judging } from './Judging';
 import { Plan, type Counts } from './Plan';
 import type { Stop } from './stop';
 import { listedStops, Stops } from './Stops';
@@ -66,6 +67,7 @@ function SiteOf({ state }: ViewProps) {
         )}
       </main>
       <aside aria-label="Entries">
+        <Judging />
         <Summary stops={stops} only={only} onOnly={setOnly} />
         <DueLine stops={stops} today={today} />
         <WorstDefects slice={slice} site={siteId} timeZone={site.timeZone} />

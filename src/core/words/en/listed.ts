@@ -35,9 +35,7 @@ export function recordListed(table: TableName, record: Tables[TableName]): Liste
 export function entryListed(slice: Slice, { enclosure, label, kind, size, cable }: Entry): Listed {
   const box = slice.get('enclosure', enclosure);
   const area = box && slice.get('area', box.area);
-  const tag = cable === null ? 'none' : (slice.get('cable', cable)?.tag ?? 'none');
-  return {
-    title: `${box?.tag ?? '?'}, entry ${label}`,
-    words: `${kindTitle(kind)}, ${size ?? 'no size'}, cable ${tag}, ${area?.name ?? ''}`,
-  };
-} // prettier-ignore
+  const tag = cable === null ? null : (slice.get('cable', cable)?.tag ?? null);
+  const words = [kindTitle(kind), size, tag && `cable ${tag}`, area?.name];
+  return { title: `${box?.tag ?? '?'}, entry ${label}`, words: words.filter(Boolean).join(', ') };
+}
