@@ -87,15 +87,15 @@ export class Records implements Slice {
         .all(value) as Id[];
       return this.#listKept(key, ids.map((id) => this.get(table, id)!)); // prettier-ignore
     }
-    const rows = this.#prepare(lookup(table, field)).iterate(value);
-    const list: Tables[T][] = [];
-    for (const { id, body } of rows as IterableIterator<Row & { id: Id }>) {
-      const kept = (this.#parsed.get(`${table} ${id}`) ?? this.#brief.get(`${table} ${id}`)) as
-        Tables[T] | null | undefined;
-      const record = kept ?? (JSON.parse(body) as Tables[T]);
-      if (!kept) this.#keep(table, `${table} ${id}`, record);
-      list.push(record);
-    }
+    const rows = this.#prepare(lookup(table, field)).raw().all(value) as [Id, string][];
+    const list = rows.map(([id, body]): Tables[T] => {
+      const known = `${table} ${id}`;
+      const kept = (this.#parsed.get(known) ?? this.#brief.get(known)) as Tables[T] | null | undefined;
+      if (kept) return kept;
+      const record = JSON.parse(body) as Tables[T];
+      this.#keep(table, known, record);
+      return record;
+    });
     return this.#listKept(key, list);
   }
 
@@ -108,6 +108,17 @@ export class Records implements Slice {
 
   all<T extends TableName>(table: T): Tables[T][] {
     return this.#rows(`SELECT body FROM ${table} ORDER BY id`, []);
+  }
+
+  /** The same a few hundred at a time, in the order of their ids: nothing holds all of a large table. */
+  *batches<T extends TableName>(table: T, many: number): Generator<Tables[T][]> {
+    const some = this.#prepare(`SELECT id, body FROM ${table} WHERE id > ? ORDER BY id LIMIT ?`).raw();
+    for (let after = ''; ;) {
+      const rows = some.all(after, many) as [Id, string][];
+      if (rows.length > 0) yield rows.map(([, body]) => JSON.parse(body) as Tables[T]);
+      if (rows.length < many) return;
+      after = rows.at(-1)![0];
+    }
   }
 
   /** Every record of a table as the JSON that it is kept as: sent on, it need not be read. */

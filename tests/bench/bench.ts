@@ -17,6 +17,7 @@ import { fuzz } from './fuzz';
 import { kills } from './kills';
 import { load } from './load';
 import { paint } from './paint';
+import { scale } from './scale';
 import { writing } from './writing';
 import { openAs, openBrowser, openPage, serveDemo } from '../browser/harness';
 
@@ -204,8 +205,16 @@ async function product(): Promise<void> {
   closeApp(app);
 }
 
-/** Benchmarks by name; `kills`, `load` and `fuzz` run only when they are asked for. */
-const BENCHES: Record<string, () => void | Promise<void>> = { product, writing, paint, load, kills, fuzz };
+/** Benchmarks by name; `kills`, `load`, `fuzz` and `scale` run only when they are asked for. */
+const BENCHES: Record<string, () => void | Promise<void>> = {
+  product,
+  writing,
+  paint,
+  load,
+  kills,
+  fuzz,
+  scale,
+};
 
 const named = process.argv.slice(2);
 for (const name of named.length > 0 ? named : ['product', 'writing']) {

@@ -87,10 +87,14 @@ function* sitePieces(store: SiteStore, at: string): Generator<Piece> {
   yield { text: openObject(siteHead(store, at)) };
   for (let done = 0; done < LISTS.length; done++) {
     const table = LISTS[done]!;
-    yield* listPieces(table, batchesOf(store.records.all(table).map((record) => bare(record as Base))));
+    yield* listPieces(table, bareBatches(store, table));
     yield { done: done + 1, of: LISTS.length };
   }
   yield { text: '\n}\n' };
+}
+
+function* bareBatches({ records }: SiteStore, table: (typeof LISTS)[number]): Generator<Rows<object>> {
+  for (const some of records.batches(table, MANY)) yield { rows: some.map((record) => bare(record as Base)) };
 }
 
 /** The beginning of an object, to which fields are still to come. */

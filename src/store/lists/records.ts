@@ -30,6 +30,7 @@ export class RecordLists {
     const only = all([{ sql: 'l.of_table = ?', values: [table] }, this.#search.holding(ask.q, 'l.row')]);
     return this.#page<Tables[T]>(ask, only, {
       from: `listed l JOIN ${table} r ON r.id = l.id`,
+      counted: 'listed l',
       columns: ['l.name', 'l.row'],
       order: 'l.name, l.row',
       after: '(l.name, l.row) > (?, ?)',
@@ -50,6 +51,7 @@ export class RecordLists {
     const worst = ask.sort === 'severity';
     return this.#page<Tables['defect']>(ask, only, {
       from: 'defect r',
+      counted: 'defect r',
       columns: worst ? ['-r.severity', 'r.due', 'r.id'] : ['r.due', 'r.id'],
       order: worst ? 'r.severity DESC, r.due, r.id' : 'r.due, r.id',
       after: worst ? '(-r.severity, r.due, r.id) > (?, ?, ?)' : '(r.due, r.id) > (?, ?)',
@@ -60,6 +62,7 @@ export class RecordLists {
   history(ask: ListAsk): ListPage<Tables['change']> | null {
     return this.#page<Tables['change']>(ask, all([]), {
       from: 'change r',
+      counted: 'change r',
       columns: ['r.id'],
       order: 'r.id DESC',
       after: 'r.id < ?',
@@ -69,7 +72,7 @@ export class RecordLists {
   #page<R>(
     { after, limit }: ListAsk,
     only: Clause,
-    list: { from: string; columns: readonly string[]; order: string; after: string },
+    list: { from: string; counted: string; columns: readonly string[]; order: string; after: string },
   ): ListPage<R> | null {
     const place = after === null ? null : keyOf(after, list.columns.length);
     if (after !== null && place === null) return null;
@@ -82,7 +85,7 @@ export class RecordLists {
     return {
       rows: shown.map(([body]) => JSON.parse(body) as R),
       next: rows.length > limit ? tokenOf(shown.at(-1)!.slice(1)) : null,
-      matching: place ? null : (this.#sql.get(`SELECT count(*) FROM ${list.from} WHERE ${only.sql}`).pluck().get(...only.values) as number),
+      matching: place ? null : (this.#sql.get(`SELECT count(*) FROM ${list.counted} WHERE ${only.sql}`).pluck().get(...only.values) as number),
       judging: 0,
     };
   } // prettier-ignore
