@@ -8,7 +8,7 @@ import type { Db } from '../open';
 import { Prepared } from '../prepared';
 import { DUE_NEVER, DUE_NOW, Statuses } from '../status';
 import { all, keyOf, tokenOf, type Clause, type Key } from './keyset';
-import { Search } from './search';
+import { BROAD, Search } from './search';
 
 /** Columns of each order; the number of the row follows them. */
 const SORTS: Record<EntrySort, readonly string[]> = {
@@ -48,7 +48,10 @@ export class EntryList {
     const columns = SORTS[ask.sort];
     const place = ask.after === null ? null : keyOf(ask.after, columns.length + 1);
     if (ask.after !== null && place === null) return null;
-    const only = all([onlyOf(ask), this.#search.holding(ask.q, 's.row')]);
+    const held = this.#search.holding(ask.q, 's.row');
+    const matching = this.#count(all([onlyOf(ask, ''), held]));
+    // Of many the order’s own index is gone through; few are fetched by what they have in common, and sorted.
+    const only = all([onlyOf(ask, matching < BROAD ? '' : '+'), held]);
     const { sql, values } = all([only, place && after(ask.sort, columns, place)]);
     const rows = this.#sql
       .get(
@@ -63,7 +66,7 @@ export class EntryList {
     return {
       rows: shown.map(rowOf),
       next: last && tokenOf([...last.slice(WIDTH), last[0]!]),
-      matching: place ? null : this.#count(only),
+      matching: place ? null : matching,
       judging: this.#statuses.countStale(),
     };
   }
@@ -85,7 +88,7 @@ export class EntryList {
       ENTRY_STATES.map((one, i) => [one, states.find((row) => row.state === i)?.n ?? 0]),
     ) as Record<EntryState, number>;
     const due = Object.fromEntries(
-      DUE_WHENS.map((when) => [when, this.#count(dueClause(when, today))]),
+      DUE_WHENS.map((when) => [when, this.#count(dueClause(when, today, ''))]),
     ) as Record<DueWhen, number>;
     const of = Object.values(state).reduce((sum, n) => sum + n, 0);
     return { of, state, due, judging: this.#statuses.countStale() };
@@ -109,23 +112,24 @@ function rowOf(values: (string | number)[]): EntryRow {
   };
 }
 
-function onlyOf({ state, area, kind, due, today }: EntryAsk): Clause {
+/** @param by `+` keeps the planner from the index of a column */
+function onlyOf({ state, area, kind, due, today }: EntryAsk, by: '' | '+'): Clause {
   const is = (column: string, value: string | number | null): Clause | null =>
-    value === null ? null : { sql: `${column} = ?`, values: [value] };
+    value === null ? null : { sql: `${by}${column} = ?`, values: [value] };
   return all([
     is('s.state', state && ENTRY_STATES.indexOf(state)),
     is('s.area', area),
     is('s.kind', kind),
-    due && dueClause(due, today),
+    due && dueClause(due, today, by),
   ]);
 }
 
-function dueClause(when: DueWhen, today: string): Clause {
+function dueClause(when: DueWhen, today: string, by: '' | '+'): Clause {
   const soon = addDays(today, SOON_DAYS);
-  if (when === 'initial') return { sql: 's.due = ?', values: [DUE_NOW] };
-  if (when === 'overdue') return { sql: 's.due > ? AND s.due < ?', values: [DUE_NOW, today] };
-  if (when === 'soon') return { sql: 's.due >= ? AND s.due <= ?', values: [today, soon] };
-  return { sql: 's.due > ? AND s.due < ?', values: [soon, DUE_NEVER] };
+  if (when === 'initial') return { sql: `${by}s.due = ?`, values: [DUE_NOW] };
+  if (when === 'overdue') return { sql: `${by}s.due > ? AND ${by}s.due < ?`, values: [DUE_NOW, today] };
+  if (when === 'soon') return { sql: `${by}s.due >= ? AND ${by}s.due <= ?`, values: [today, soon] };
+  return { sql: `${by}s.due > ? AND ${by}s.due < ?`, values: [soon, DUE_NEVER] };
 }
 
 const orderOf = (sort: EntrySort, columns: readonly string[]): string =>

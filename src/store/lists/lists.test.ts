@@ -87,13 +87,17 @@ function pages(ask: EntryAsk): { rows: EntryRow[]; matching: number } {
 
 const plain = (text: string): string[] => text.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '').split(/[^\p{L}\p{N}]+/u).filter(Boolean); // prettier-ignore
 
-/** Whether a text holds a word: as the beginning of words, or its title as a part. */
-function holds({ title, words }: Made, word: string): boolean {
+/** Whether a text holds a word: as the beginning of words (a letter beside others as a word), or its title as a part. */
+function holds({ title, words }: Made, word: string, alone: boolean): boolean {
   const asked = plain(word);
   if (asked.length === 0) return false;
   const said = [plain(title), plain(words)].some((list) =>
     list.some((_, i) =>
-      asked.every((part, k) => (k < asked.length - 1 ? list[i + k] === part : list[i + k]?.startsWith(part))),
+      asked.every((part, k) =>
+        k < asked.length - 1 || (word.length === 1 && !alone)
+          ? list[i + k] === part
+          : list[i + k]?.startsWith(part),
+      ),
     ),
   );
   return said || (word.length >= 3 && title.toLowerCase().includes(word.toLowerCase()));
@@ -138,7 +142,7 @@ describe('the list of entries', () => {
             (ask.area === null || one.area === ask.area) &&
             (ask.kind === null || one.kind === ask.kind) &&
             (ask.due === null || dueWhen(one.status.due, TODAY) === ask.due) &&
-            words.every((word) => holds(one, word)),
+            words.every((word) => holds(one, word, words.length === 1)),
         );
         expect(rows.map(({ id }) => id).sort()).toEqual(expected.map(({ id }) => id).sort());
         expect(matching).toBe(expected.length);

@@ -4,7 +4,7 @@ import { LISTED_TABLES } from '../../core/words/en/listed';
 import type { Db } from '../open';
 import { Prepared } from '../prepared';
 import { all, keyOf, tokenOf, type Clause } from './keyset';
-import { Search } from './search';
+import { Search, type Held } from './search';
 
 /** What is asked of the list of defects; null lets everything through. */
 export interface DefectAsk extends ListAsk {
@@ -93,14 +93,25 @@ export class RecordLists {
   /** What holds every word of a text: what is called so first, then the rest; of each entries before the others. */
   search(text: string, most: number): Found[] {
     const found = new Map<string, Found>();
-    for (const held of this.#search.nearest(text, 'l.row'))
-      for (const table of LISTED_TABLES) {
+    for (const held of this.#search.nearest(text, 'l.row')) {
+      for (const one of this.#found(held, most)) {
         if (found.size >= most) return [...found.values()];
-        const sql = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l
-          LEFT JOIN entry_status s ON s.row = l.row WHERE l.of_table = ? AND ${held.sql} ORDER BY l.name, l.row LIMIT ?`;
-        const rows = this.#sql.get(sql).all(table, ...held.values, most) as Found[];
-        for (const one of rows) if (found.size < most) found.set(`${table} ${one.id}`, found.get(`${table} ${one.id}`) ?? one);
+        found.set(`${one.table} ${one.id}`, found.get(`${one.table} ${one.id}`) ?? one);
       }
+    }
     return [...found.values()];
+  }
+
+  /** Few are sorted as they are; of many each table's own index is gone through in its order. */
+  *#found({ sql, values, broad }: Held, most: number): Generator<Found> {
+    const select = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l LEFT JOIN entry_status s ON s.row = l.row WHERE ${sql}`;
+    if (!broad) {
+      const rank = LISTED_TABLES.map((table, i) => `WHEN '${table}' THEN ${i}`).join(' ');
+      const sorted = `${select} ORDER BY CASE l.of_table ${rank} END, l.name, l.row LIMIT ?`;
+      yield* this.#sql.get(sorted).all(...values, most) as Found[];
+      return;
+    }
+    for (const table of LISTED_TABLES)
+      yield* this.#sql.get(`${select} AND l.of_table = ? ORDER BY l.name, l.row LIMIT ?`).all(...values, table, most) as Found[];
   } // prettier-ignore
 }
