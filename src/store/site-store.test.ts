@@ -1,5 +1,5 @@
 import canonicalize from 'canonicalize';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -49,6 +49,32 @@ describe('the database', () => {
     expect(store.db.pragma('synchronous', { simple: true })).toBe(2);
     expect(store.db.pragma('foreign_keys', { simple: true })).toBe(1);
   });
+  it('of an earlier version is read as it was left, and has its lists made when it is opened to be written', () => {
+    const earlier = mkdtempSync(join(tmpdir(), 'yendral-earlier-'));
+    for (const name of readdirSync(MIGRATIONS).filter((one) => one < '0004'))
+      copyFileSync(join(MIGRATIONS, name), join(earlier, name));
+    const old = openDatabase(join(earlier, 'site.db'), earlier);
+    const slice = recordsWith();
+    new Records(old).write(
+      TABLES.flatMap((table) =>
+        slice.all(table).map((after) => ({ table, id: after.id, before: null, after })),
+      ),
+    );
+    old.close();
+    const read = SiteStore.read('s', earlier);
+    const judged = read.judged('e', AT);
+    expect(JSON.parse(judged!.body)).toMatchObject({ round: 'r', state: 'sound' });
+    read.close();
+    const opened = SiteStore.open('s', earlier, MIGRATIONS, AT);
+    expect(opened.statuses.countStale()).toBe(1);
+    expect(opened.settle(AT, Infinity)).toBe(0);
+    expect(opened.lists.search(slice.get('enclosure', 'b')!.tag, 5)).toMatchObject([
+      { table: 'entry', id: 'e' },
+    ]);
+    expect(opened.records.by('round', 'entries', 'e')).toHaveLength(1);
+    opened.close();
+  });
+
   it('refuses a record that points at nothing, and keeps nothing of its transaction', () => {
     const cable = store.records.get('cable', 'k')!;
     const entry = store.records.get('entry', 'e')!;

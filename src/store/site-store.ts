@@ -284,6 +284,9 @@ function standInForLater(db: Db): void {
   const there = new Set(db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all());
   if (!there.has('frozen')) db.exec('CREATE TEMP TABLE frozen (id TEXT PRIMARY KEY, body TEXT NOT NULL)');
   if (!there.has('stale')) db.exec('CREATE TEMP TABLE stale (entry TEXT PRIMARY KEY)');
+  if (!there.has('round_entries'))
+    db.exec(`CREATE TEMP VIEW round_entries AS SELECT one.value AS value, round.id AS record
+      FROM main.round AS round, json_each(round.body, '$.entries') AS one`);
 }
 
 /** Tables of which one record holds for every entry. */

@@ -159,10 +159,14 @@ export class Statuses {
     const never = 'SELECT entry FROM stale WHERE entry NOT IN (SELECT entry FROM entry_status)';
     return [...known, ...(this.#sql.get(never).pluck().all() as Id[])];
   }
-  /** Where the entries stand that nothing has touched since they were judged: each a `Judged`, as JSON. */
-  standing(): string[] {
+  /**
+   * Where entries stand that nothing has touched since they were judged: each a `Judged`, as JSON.
+   *
+   * @param of these alone; all without it
+   */
+  standing(of?: Iterable<Id>): string[] {
     const sql = `SELECT body, day FROM entry_status WHERE NOT ${IS_OLD} AND entry NOT IN (SELECT entry FROM stale)`;
-    const rows = this.#sql.get(sql).all() as { body: string; day: string }[];
+    const rows = (of ? [...of].flatMap((entry) => this.#sql.get(`${sql} AND entry = ?`).all(entry)) : this.#sql.get(sql).all()) as { body: string; day: string }[]; // prettier-ignore
     return rows.map(({ body, day }) => `{"day":${JSON.stringify(day)},"status":${body}}`);
   }
 

@@ -1,7 +1,17 @@
 /** The calendar day (YYYY-MM-DD) of a time in a time zone. */
 export function dayIn(iso: string, timeZone: string): string {
-  return formatIn(timeZone).format(new Date(iso));
+  const format = formatIn(timeZone);
+  const day = format.format(new Date(iso));
+  if (ISO_DAY.test(day)) return day;
+  // An engine without that language writes the day its own way; its parts are the same.
+  const parts = format
+    .formatToParts(new Date(iso))
+    .reduce<Record<string, string>>((all, { type, value }) => ({ ...all, [type]: value }), {});
+  return `${parts.year}-${parts.month}-${parts.day}`;
 }
+
+/** A day as ISO 8601 writes it. */
+const ISO_DAY = /^\d{4}-\d\d-\d\d$/;
 
 /** Formatters cost more to make than to use: one per time zone. */
 const FORMATS = new Map<string, Intl.DateTimeFormat>();

@@ -12,36 +12,38 @@ export interface Table<T extends TableName = TableName> {
   lists?: readonly string[];
   /** Where its records lie: in the open format of a site, or in the database alone. */
   lies: 'file' | 'database';
+  /** With what its records are taken along: with the site, an entry, a cable; by what refers to them; or not at all. */
+  taken: 'whole' | 'entry' | 'cable' | 'reached' | 'left';
   /** Entries whose judgement a record of it can alter. */
   touches: Touches<Tables[T]>;
 }
 
-const OF_ROUND = { references: { entry: 'entry', round: 'round' }, lookups: [], lies: 'file', touches: touches.itsEntry } as const; // prettier-ignore
-const ALONE = { references: {}, lookups: [], lies: 'file' } as const;
+const OF_ROUND = { references: { entry: 'entry', round: 'round' }, lookups: [], lies: 'file', taken: 'entry', touches: touches.itsEntry } as const; // prettier-ignore
+const ALONE = { references: {}, lookups: [], lies: 'file', taken: 'whole' } as const;
 
 /** Every table, in the order in which they refer to each other: a new one is a line here. */
 const TABLE: { [T in TableName]: Table<T> } = {
   site: { ...ALONE, touches: touches.wholeSite },
   area: { ...ALONE, lookups: ['name'], touches: touches.area },
-  enclosure: { ...ALONE, references: { area: 'area' }, lookups: ['tag'], touches: touches.enclosure },
-  cable: { ...ALONE, touches: touches.cable },
+  enclosure: { ...ALONE, references: { area: 'area' }, lookups: ['tag'], taken: 'reached', touches: touches.enclosure },
+  cable: { ...ALONE, taken: 'reached', touches: touches.cable },
   certificate: { ...ALONE, touches: touches.certificate },
   instrument: { ...ALONE, touches: touches.instrument },
-  entry: { ...ALONE, references: { enclosure: 'enclosure', certificate: 'certificate', cable: 'cable' }, lookups: ['kind'], touches: touches.entry },
-  round: { ...ALONE, lists: ['entries'], touches: touches.round },
+  entry: { ...ALONE, references: { enclosure: 'enclosure', certificate: 'certificate', cable: 'cable' }, lookups: ['kind'], taken: 'reached', touches: touches.entry },
+  round: { ...ALONE, lists: ['entries'], taken: 'reached', touches: touches.round },
   reference: { ...ALONE, touches: touches.wholeSite },
   reading: { ...OF_ROUND, references: { ...OF_ROUND.references, instrument: 'instrument' } },
   look: OF_ROUND,
   pour: OF_ROUND,
   makeoff: OF_ROUND,
-  insulation: { ...ALONE, references: { cable: 'cable', instrument: 'instrument', entry: 'entry' }, touches: touches.itsCable },
-  continuity: { ...ALONE, references: { cable: 'cable' }, touches: touches.itsCable },
-  packing: { ...ALONE, references: { entry: 'entry' }, touches: touches.itsEntry },
+  insulation: { ...ALONE, references: { cable: 'cable', instrument: 'instrument', entry: 'entry' }, taken: 'cable', touches: touches.itsCable },
+  continuity: { ...ALONE, references: { cable: 'cable' }, taken: 'cable', touches: touches.itsCable },
+  packing: { ...ALONE, references: { entry: 'entry' }, taken: 'entry', touches: touches.itsEntry },
   asleft: OF_ROUND,
-  frozen: { ...ALONE, touches: touches.nothing },
+  frozen: { ...ALONE, taken: 'left', touches: touches.nothing },
   inspection: OF_ROUND,
   defect: OF_ROUND,
-  change: { ...ALONE, lies: 'database', touches: touches.nothing },
+  change: { ...ALONE, lies: 'database', taken: 'left', touches: touches.nothing },
 }; // prettier-ignore
 
 /** Every table of a site's records, in the order in which they refer to each other. */

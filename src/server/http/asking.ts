@@ -1,4 +1,5 @@
 import { dayIn } from '../../core/record/calendar';
+import type { Scope } from '../../core/record/closure';
 import { ENTRY_STATES } from '../../core/record/finding';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import { DEFECT_STATES } from '../../core/record/types';
@@ -19,6 +20,18 @@ export function listAsk({ searchParams }: URL): ListAsk {
   if (!Number.isInteger(limit) || limit < 1 || limit > MOST_ROWS)
     throw new HttpError(422, 'invalid', `limit is a number of rows, 1 to ${MOST_ROWS}.`, 'limit');
   return { q: (searchParams.get('q') ?? '').slice(0, MOST_LETTERS), after: searchParams.get('after') || null, limit };
+} // prettier-ignore
+
+/** Rounds, areas or entries that one question may name. */
+const MOST_NAMED = 500;
+
+/** What an address asks to be taken along: `round`, `area` and `entry`, each as often as there are some. */
+export function scopeAsk({ searchParams }: URL): Scope {
+  const scope = { rounds: searchParams.getAll('round'), areas: searchParams.getAll('area'), entries: searchParams.getAll('entry') };
+  const named = scope.rounds.length + scope.areas.length + scope.entries.length;
+  if (named === 0 || named > MOST_NAMED)
+    throw new HttpError(422, 'invalid', `Name what is to be taken along: 1 to ${MOST_NAMED} of round, area, entry.`, 'round');
+  return scope;
 } // prettier-ignore
 
 /** The day at the site that an address names. */

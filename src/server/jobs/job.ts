@@ -1,9 +1,11 @@
 import { join } from 'node:path';
+import type { Scope } from '../../core/record/closure';
 import type { Id } from '../../core/record/types';
 import { SiteStore } from '../../store/site-store';
 import { exportPieces, type ExportName, type Piece } from '../files/export';
 import { previewImport, type ImportKind } from '../files/import';
 import { judgedPieces } from './judge';
+import { slicePieces } from '../files/slice';
 import { quickCheck } from '../keep/quick-check';
 
 export type { Piece };
@@ -13,6 +15,7 @@ export type Job =
   | { do: 'export'; folder: string; site: Id; name: ExportName; at: string }
   | { do: 'import'; folder: string; site: Id; kind: ImportKind; text: string }
   | { do: 'judge'; folder: string; site: Id; at: string; part: number; parts: number }
+  | { do: 'slice'; folder: string; site: Id; scope: Scope }
   | { do: 'quick-check'; folder: string };
 
 /** Does a job on the files of a data folder, which are only read; says its answer piece by piece. */
@@ -22,6 +25,7 @@ export function perform(job: Job, say: (piece: Piece) => void): void {
   const store = SiteStore.read(job.site, join(job.folder, 'sites', job.site), true);
   try {
     if (job.do === 'judge') for (const piece of judgedPieces(store, job)) say(piece);
+    else if (job.do === 'slice') for (const piece of slicePieces(store, job.scope)) say(piece);
     else if (job.do === 'export') for (const piece of exportPieces(store, job.name, job.at)) say(piece);
     else {
       const told = (done: number, of: number) => say({ done, of });

@@ -64,8 +64,11 @@ export class Refresher {
   }
 
   #ended(site: Id): void {
-    if (this.#telling) clearInterval(this.#telling);
-    this.#telling = null;
+    // Others may go on, and are told.
+    if (this.#long.size <= 1 && this.#telling) {
+      clearInterval(this.#telling);
+      this.#telling = null;
+    }
     this.touch(site);
   }
 

@@ -7,7 +7,7 @@ const TRIGRAM = 3;
 /** Words of a question that are looked at. Chosen: nobody types more to find one thing. */
 const MOST_WORDS = 8;
 /**
- * Where so many rows answer, their index is gone through in its order; fewer are fetched and sorted. A word that so
+ * Chosen: where so many rows answer, their index is gone through in its order; fewer are fetched and sorted. A word that so
  * many rows have is none that anybody looks for inside a tag.
  */
 export const BROAD = 5000;

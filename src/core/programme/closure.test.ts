@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { plant } from '../commands/plant.test.data';
+import { closure, type Scope } from '../record/closure';
+import type { MemorySlice } from '../record/slice';
+import { standingOf } from './standing';
+
+const AT = '2026-03-05T10:00:00.000Z';
+const ENTRIES = ['e', 'f', 'g', 'h', 't'];
+
+/** The same plant with its entries in other enclosures, on other cables, in other rounds. */
+function otherPlant(choices: readonly number[]): MemorySlice {
+  const slice = plant();
+  const pick = <T>(from: readonly T[], i: number): T => from[choices[i % choices.length]! % from.length]!;
+  ENTRIES.forEach((id, i) => {
+    const entry = slice.get('entry', id)!;
+    const after = {
+      ...entry,
+      enclosure: pick(['b', 'b2'], i),
+      cable: entry.frame ? null : pick(['k', 'k2', null], i + 5),
+      label: pick(['A', 'B', 'Z'], i + 10),
+    };
+    slice.write([{ table: 'entry', id, after }]);
+  });
+  const round = slice.get('round', 'r')!;
+  const some = ENTRIES.filter((_, i) => pick([true, true, false], i + 15));
+  slice.write([
+    { table: 'round', id: 'r', after: { ...round, entries: some } },
+    {
+      table: 'round',
+      id: 'r2',
+      after: {
+        ...round,
+        id: 'r2',
+        started: '2026-03-04T08:00:00.000Z',
+        entries: ENTRIES.filter((id) => !some.includes(id)),
+      },
+    },
+    {
+      table: 'enclosure',
+      id: 'b2',
+      after: { ...slice.get('enclosure', 'b2')!, area: pick(['a', 'a2'], 20) },
+    },
+  ]);
+  return slice;
+}
+
+describe('what is taken along', () => {
+  const some = (of: readonly string[]) => fc.subarray([...of], { maxLength: 2 });
+  const scope: fc.Arbitrary<Scope> = fc.record({ rounds: some(['r', 'r2']), areas: some(['a', 'a2']), entries: some(ENTRIES) });
+
+  it('judges every entry of it as the whole site does', () => {
+    let judged = 0;
+    fc.assert(
+      fc.property(fc.array(fc.nat(60), { minLength: 21, maxLength: 21 }), scope, (choices, taken) => {
+        const slice = otherPlant(choices);
+        const { entries, records, size } = closure(slice, 's', taken);
+        for (const id of entries) {
+          judged++;
+          expect(standingOf(records, id, 's', AT), id).toEqual(standingOf(slice, id, 's', AT));
+        }
+        expect(size).toBeGreaterThan(0);
+      }),
+      { numRuns: 150, seed: 17 },
+    );
+    expect(judged).toBeGreaterThan(200);
+  });
+
+  it('is what was asked for, and what there is none of is left out', () => {
+    const slice = plant();
+    const { entries, records } = closure(slice, 's', { rounds: [], areas: [], entries: ['e', 'nowhere'] });
+    expect([...entries]).toEqual(['e']);
+    expect(records.all('enclosure').map(({ id }) => id)).toContain('b');
+    expect(records.all('frozen')).toEqual([]);
+    expect(closure(slice, 's', { rounds: [], areas: [], entries: [] }).records.all('entry')).toEqual([]);
+  });
+}); // prettier-ignore
