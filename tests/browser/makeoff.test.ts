@@ -36,7 +36,9 @@ describe('from this cable and that hole to a sealed barrier gland', () => {
     await doUntil(page, 'Mix the compound');
 
     // Too cold first, then the temperature from the thermometer.
-    await page.type('.pour-step input[type="text"], .pour-step .place-row input:not([type])', 'DY 2640');
+    const lot = '.pour-step input[type="text"], .pour-step .place-row input:not([type])';
+    await page.waitForSelector(lot);
+    await page.type(lot, 'DY 2640');
     await setDate(page, '.pour-step input[type="date"]', '2099-01-31');
     const degrees = (await page.$('.pour-step .place-row input.figures'))!;
     await degrees.type('2');
