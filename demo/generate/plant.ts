@@ -25,8 +25,14 @@ const PREFIX = 'gh';
 
 /** Units that the plant has, each with every area of the pattern. */
 const UNITS = 6;
-/** How far units lie apart, m. */
-const UNIT_M = 50;
+/** Units that lie beside each other, and how far units lie apart to the right and down, m. */
+const [UNITS_IN_ROW, RIGHT_M, DOWN_M] = [3, 106, 50] as const;
+
+/** Where a unit begins, m. */
+const originOf = (unit: number): readonly [x: number, y: number] => [
+  (unit % UNITS_IN_ROW) * RIGHT_M,
+  Math.floor(unit / UNITS_IN_ROW) * DOWN_M,
+];
 
 /** Sound entries of the demo, which the plant is made of; what is wrong with some is added. */
 const isPattern = ({ planted, work, twist, mineral, certificate }: EntrySpec): boolean =>
@@ -51,6 +57,12 @@ const unitOf = (copy: number): number => copy % UNITS;
 const renamed = (tag: string, copy: number): string => `${tag}-${String(copy + 1).padStart(4, '0')}`;
 const areaId = (id: string, unit: number): string => id.replace(/^[a-z]+-/, `${PREFIX}-u${unit + 1}-`);
 
+const movedBy = <P extends { x: number; y: number }>(place: P, [x, y]: readonly [number, number]): P => ({
+  ...place,
+  x: place.x + x,
+  y: place.y + y,
+});
+
 /** Areas of every unit. */
 export const areasOfPlant = (): AreaSpec[] =>
   Array.from({ length: UNITS }, (_, unit) =>
@@ -59,7 +71,7 @@ export const areasOfPlant = (): AreaSpec[] =>
       id: areaId(area.id, unit),
       name: `Unit ${unit + 1}, ${area.name.toLowerCase()}`,
       beside: null,
-      outlineM: area.outlineM && { ...area.outlineM, y: area.outlineM.y + unit * UNIT_M },
+      outlineM: area.outlineM && movedBy(area.outlineM, originOf(unit)),
     })),
   ).flat();
 
@@ -89,13 +101,14 @@ export function copyOf(copy: number, most: number, { seed, readings }: Wanted): 
 function enclosureIn(copy: number, one: EnclosureSpec, seed: number): EnclosureSpec {
   const at = MARROWICK.areas.find(({ id }) => id === one.area)!.outlineM!;
   const unit = unitOf(copy);
+  const [right, down] = originOf(unit);
   const spread = (most: number, salt: number) => drawn(Math.round(most * 10), seed, copy, salt, one.tag.length, one.tag.charCodeAt(3) || 0) / 10; // prettier-ignore
   return {
     ...one,
     tag: renamed(one.tag, copy),
     area: areaId(one.area, unit),
-    x: at.x + 1 + spread(at.width - 2, 1),
-    y: at.y + 1 + unit * UNIT_M + spread(at.height - 2, 2),
+    x: at.x + 1 + right + spread(at.width - 2, 1),
+    y: at.y + 1 + down + spread(at.height - 2, 2),
   };
 }
 

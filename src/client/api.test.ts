@@ -29,7 +29,7 @@ async function failed(call: Promise<unknown>): Promise<ApiError> {
 }
 
 const SNAPSHOT = { journal: 'j', seq: 3, hash: 'h', records: { site: [] } };
-const NEWS = { journal: 'j', seq: 3, hash: 'h', commands: [] };
+const NEWS = { journal: 'j', seq: 3, hash: 'h', taken: [], changes: [] };
 
 describe('a request', () => {
   it('gives the body of an answer that has the shape it waits for', async () => {
@@ -52,8 +52,8 @@ describe('a request', () => {
   it.each([
     ['a snapshot without records', () => api.snapshot('s'), { ...SNAPSHOT, records: null }],
     ['a snapshot without its site', () => api.snapshot('s'), { ...SNAPSHOT, records: {} }],
-    ['news without commands', () => api.commandsAfter('s', 1, 'h'), { ...NEWS, commands: undefined }],
-    ['news without a hash', () => api.commandsAfter('s', 1, 'h'), { ...NEWS, hash: null }],
+    ['news without changes', () => api.newsAfter('s', 1, 'h'), { ...NEWS, changes: undefined }],
+    ['news without a hash', () => api.newsAfter('s', 1, 'h'), { ...NEWS, hash: null }],
     ['a list that is none', () => api.sites(), {}],
     ['answers that are none', () => api.send([]), { answers: [null] }],
     ['a photo that is another', () => api.sendPhoto('s', 'p', new Blob(['x'])), { id: 'q' }],
@@ -109,11 +109,11 @@ describe('a request', () => {
 
   it('of news names the hash only where one is known', async () => {
     answer = () => json(NEWS);
-    await api.commandsAfter('s', 7, 'abc');
-    await api.commandsAfter('s', 0, '');
+    await api.newsAfter('s', 7, 'abc');
+    await api.newsAfter('s', 0, '');
     expect(asked.map(({ path }) => path)).toEqual([
-      '/api/sites/s/commands/?after=7&hash=abc',
-      '/api/sites/s/commands/?after=0',
+      '/api/sites/s/news/?after=7&hash=abc',
+      '/api/sites/s/news/?after=0',
     ]);
   });
 

@@ -1,5 +1,6 @@
 import type { AnyCommand, DossierFields } from '../core/commands/commands';
-import type { JournalNews, Snapshot } from '../core/commands/news';
+import type { SiteNews, Snapshot } from '../core/commands/news';
+import type { Scope } from '../core/record/closure';
 import type { Change, Id } from '../core/record/types';
 
 /** A failed request: what the server said, or that it could not be reached. */
@@ -120,11 +121,12 @@ const isSnapshot: Shape = ({ journal, seq, hash, records }) =>
   typeof records === 'object' &&
   records !== null &&
   Array.isArray((records as Record<string, unknown>).site);
-const isNews: Shape = ({ journal, seq, hash, commands }) =>
+const isNews: Shape = ({ journal, seq, hash, taken, changes }) =>
   typeof journal === 'string' &&
   typeof seq === 'number' &&
   typeof hash === 'string' &&
-  Array.isArray(commands);
+  Array.isArray(taken) &&
+  Array.isArray(changes);
 const hasAnswers: Shape = ({ answers }) =>
   Array.isArray(answers) &&
   answers.every((one: unknown) => typeof one === 'object' && one !== null && 'status' in one);
@@ -139,11 +141,22 @@ export const api = {
   /** The site that holds an entry, alone; an empty list where none does. */
   siteOf: (entry: Id) =>
     request<{ id: Id; name: string }[]>(`/api/sites/?entry=${encodeURIComponent(entry)}`, isList),
-  /** Everything of a site, and the text that it came as: a device keeps that. */
+  /**
+   * Everything of a site, and the text that it came as: a device keeps that. Of a large site it is what belongs to no
+   * entry, and says so by its scope.
+   */
   snapshot: (site: Id) => answer<Snapshot>(`/api/sites/${site}/`, isSnapshot),
-  /** What came after a line, whose hash says whether the server still has that line. */
-  commandsAfter: (site: Id, seq: number, hash: string) =>
-    request<JournalNews>(`/api/sites/${site}/commands/?after=${seq}${hash && `&hash=${hash}`}`, isNews),
+  /** What some rounds, areas or entries of a site are inspected with. */
+  part: (site: Id, { rounds, areas, entries }: Scope) => {
+    const named = new URLSearchParams();
+    for (const id of rounds) named.append('round', id);
+    for (const id of areas) named.append('area', id);
+    for (const id of entries) named.append('entry', id);
+    return answer<Snapshot>(`/api/sites/${site}/slice/?${named.toString()}`, isSnapshot);
+  },
+  /** What was altered after a line, whose hash says whether the server still has that line. */
+  newsAfter: (site: Id, seq: number, hash: string) =>
+    request<SiteNews>(`/api/sites/${site}/news/?after=${seq}${hash && `&hash=${hash}`}`, isNews),
   history: (site: Id, record: Id) =>
     request<Change[]>(`/api/sites/${site}/history/?record=${encodeURIComponent(record)}`, isList),
   send: (commands: readonly AnyCommand[]) =>

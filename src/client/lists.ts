@@ -1,5 +1,5 @@
-import type { Found } from '../core/programme/lists';
-import type { Id } from '../core/record/types';
+import type { AreaCounts, DefectRow, EntryCounts, EntryRow, Found, ListPage } from '../core/programme/lists';
+import type { Id, Round } from '../core/record/types';
 import { request } from './api';
 
 /** What was found of one site. */
@@ -25,6 +25,29 @@ export const searchSites = async (text: string, signal: AbortSignal): Promise<Fo
       { signal },
     )
   ).sites;
+
+/** What of a list is asked for: fields that say nothing are left out. */
+type Asked = Record<string, string | number | null>;
+
+/** A page of a list of a site’s. */
+const pageOf = <R>(site: Id, list: string, asked: Asked, signal: AbortSignal): Promise<ListPage<R>> => {
+  const said = Object.entries(asked).filter(([, value]) => value !== null && value !== '');
+  const query = new URLSearchParams(said.map(([field, value]) => [field, String(value)]));
+  return request(`/api/sites/${site}/${list}/?${query.toString()}`, ({ rows }) => Array.isArray(rows), {
+    signal,
+  });
+};
+
+/** Lists of a site as the server has them, page by page. Every call throws ApiError. */
+export const lists = {
+  entries: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<EntryRow>(site, 'entries', asked, signal),
+  defects: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<DefectRow>(site, 'defects', asked, signal),
+  rounds: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<Round>(site, 'rounds', asked, signal),
+  counts: (site: Id, signal: AbortSignal) =>
+    request<EntryCounts>(`/api/sites/${site}/counts/`, ({ of }) => typeof of === 'number', { signal }),
+  areas: (site: Id, signal: AbortSignal) =>
+    request<AreaCounts[]>(`/api/sites/${site}/areas/`, (body) => Array.isArray(body), { signal }),
+};
 
 /** Stops judging a site anew on the server, or goes on with it. */
 export const setJudging = (site: Id, go: boolean): Promise<{ left: number }> =>

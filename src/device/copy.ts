@@ -1,5 +1,9 @@
+import { ApiError } from '../client/api';
 import type { Judged, Snapshot } from '../core/commands/news';
+import type { Scope } from '../core/record/closure';
+import { OverlaySlice } from '../core/record/overlay';
 import { MemorySlice, type RecordChange, type Written } from '../core/record/slice';
+import { TABLES } from '../core/record/tables';
 import type { Id } from '../core/record/types';
 import { recordsOf, type CopyHead, type DeviceDb } from './database';
 import type { Keeper } from './keeper';
@@ -14,6 +18,10 @@ export class Copy extends Subscribable {
   records = new MemorySlice();
   /** The line that it stands at; null before there is a copy. */
   head: CopyHead | null = null;
+  /** Something is missing since the last news: the part is to be fetched again. */
+  lacks = false;
+  /** What is done with parts of a site, once one was here. */
+  parts: typeof import('./parts').default | null = null;
   #unwritten = new Map<string, Written>();
   /** What was judged of the copy, not written yet; null for what counts no more. */
   #unwrittenJudged = new Map<Id, Judged | null>();
@@ -31,11 +39,14 @@ export class Copy extends Subscribable {
   async open(site: Id): Promise<void> {
     await this.settle();
     const head = await this.keeper.read((db) => db.get('copies', site), undefined);
-    const kept = head && (await this.keeper.read((db) => keptOf(db, site), null));
-    this.#judged = kept?.judged ?? [];
-    this.records = kept?.records ?? new MemorySlice();
+    // Without the program for it, a part is as good as not here.
+    const usable = await this.#openParts(head?.scope).then(() => true, () => false); // prettier-ignore
+    const kept = head && usable && (await this.keeper.read((db) => keptOf(db, site), null));
+    this.#judged = kept ? kept.judged : [];
+    this.records = kept ? kept.records : new MemorySlice();
     this.#changed = null;
-    this.head = kept ? head : null;
+    this.lacks = false;
+    this.head = (kept && head) || null;
     this.changed();
   }
 
@@ -56,12 +67,14 @@ export class Copy extends Subscribable {
 
   /** A whole copy as the server gives it, its records, and the text that it came as. */
   async replace(site: Id, snapshot: Snapshot, records: MemorySlice, text: string): Promise<void> {
-    const { journal, seq, hash } = snapshot;
+    const { journal, seq, hash, scope } = snapshot;
+    await this.#openParts(scope);
     this.#drop();
+    this.lacks = false;
     this.records = records;
     this.#judged = snapshot.statuses;
     this.#changed = null;
-    this.head = { site, journal, seq, hash };
+    this.head = { site, journal, seq, hash, scope, bytes: text.length };
     this.changed();
     const { head } = this;
     await this.keeper.write(async (db) => {
@@ -72,6 +85,15 @@ export class Copy extends Subscribable {
       void transaction.objectStore('copies').put(head);
       await transaction.done;
     });
+  }
+
+  /** @throws ApiError with status 0 while the program cannot be had whole; it is tried again */
+  async #openParts(scope: Scope | undefined): Promise<void> {
+    if (!scope || this.parts) return;
+    const { default: parts } = await import('./parts').catch(() => {
+      throw new ApiError(0, 'unreached', 'The program cannot be read whole; it is tried again.');
+    });
+    this.parts = parts;
   }
 
   /** What was judged of the copy that was taken up last, as it was kept with it: told once. */
@@ -102,12 +124,51 @@ export class Copy extends Subscribable {
     if (!this.head) return;
     // What seals rest on stays on the server.
     changes = changes.filter(({ table }) => table !== 'frozen');
+    this.head = { ...this.head, seq, hash };
+    this.#write(this.#concerning(changes));
+  }
+
+  /** What of some news belongs into the copy: all of it, or what concerns its part. */
+  #concerning(changes: readonly Written[]): readonly Written[] {
+    const { scope } = this.head!;
+    if (!scope) return changes;
+    // Tried on what is here: the copy itself is written once.
+    const { written, lacks } = this.parts!.partNews(new OverlaySlice(this.records), scope, changes);
+    if (lacks) this.lacks = true;
+    return written;
+  }
+
+  #write(changes: readonly Written[]): void {
     this.#remember(changes);
     this.records.write(changes);
-    this.head = { ...this.head, seq, hash };
     for (const change of changes) this.#unwritten.set(`${change.table} ${change.id}`, change);
     this.#settleSoon();
     this.changed();
+  }
+
+  /**
+   * Adds a part of the site to the part that is here.
+   *
+   * @returns false where the copy is further on already: what came is old
+   */
+  add({ journal, seq, records, statuses }: Snapshot, more: Scope, bytes: number): boolean {
+    const { head } = this;
+    if (!head?.scope || head.journal !== journal || seq < head.seq) return false;
+    const changes: Written[] = [];
+    for (const table of TABLES)
+      for (const record of records[table])
+        if (
+          this.records.get(table, record.id)?.rev !== record.rev ||
+          this.records.get(table, record.id) === null
+        )
+          changes.push({ table, id: record.id, after: record });
+    // What is written takes with it what the copy is of.
+    if (changes.length === 0) changes.push({ table: 'site', id: head.site, after: this.records.get('site', head.site) }); // prettier-ignore
+    this.head = { ...head, scope: this.parts!.joined(head.scope, more), bytes: (head.bytes ?? 0) + bytes };
+    this.#judged = [...this.#judged, ...statuses];
+    this.keepJudged(statuses);
+    this.#write(changes);
+    return true;
   }
 
   #remember(changes: readonly Written[]): void {
@@ -135,7 +196,7 @@ export class Copy extends Subscribable {
     const judged = [...this.#unwrittenJudged];
     this.#drop();
     if (head && changes.length + judged.length > 0)
-      this.#settling = both(this.#settling, this.#keep(head, changes, judged));
+      this.#settling = bothDone(this.#settling, this.#keep(head, changes, judged));
     await this.#settling;
   }
 
@@ -205,6 +266,6 @@ async function holds(db: DeviceDb, site: Id, entry: Id): Promise<boolean> {
 }
 
 /** Done when both are; what they gave is let go. */
-async function both(one: Promise<unknown>, other: Promise<unknown>): Promise<void> {
+async function bothDone(one: Promise<unknown>, other: Promise<unknown>): Promise<void> {
   await Promise.all([one, other]);
 }

@@ -1,13 +1,15 @@
 import { api, ApiError, type CommandAnswer } from '../client/api';
 import { isRefusal } from '../core/commands/commands';
-import type { JournalEntry, JournalEvent } from '../core/commands/news';
+import type { JournalEvent, SiteNews } from '../core/commands/news';
+import type { Written } from '../core/record/slice';
 import type { Change, Id, Lost } from '../core/record/types';
 import { FirstCopy } from './first-copy';
 import { Backoff } from './backoff';
 import type { Copy } from './copy';
-import type { Sent, Waiting } from './database';
-import { photosIn, type Outbox } from './outbox';
-import { openRules, type Rules } from './rules';
+import type { CopyHead, Sent, Waiting } from './database';
+import type { Outbox } from './outbox';
+import { sendPhotos } from './photo-post';
+import { rulesOpened } from './rules';
 import type { Session } from './session';
 import { sliceOf } from './snapshot';
 import { Subscribable } from './subscribable';
@@ -16,9 +18,6 @@ import { Subscribable } from './subscribable';
 const BATCH = 50;
 /** Times that a server may fail on one command alone before it is set aside. */
 const MOST_FAILURES = 3;
-/** What a photo is refused with for good. */
-const PHOTO_REFUSALS = [404, 409, 413, 415, 422];
-
 /** What can go in one request: a site that is made here takes photos, and what shows them, only once it is there. */
 function untilMade(batch: readonly Waiting[]): Waiting[] {
   const made = batch.findIndex(({ command }) => command.kind === 'site.add');
@@ -78,15 +77,23 @@ export class Courier extends Subscribable {
     if (!at || at.site !== site || seq <= at.seq) return;
     if (changes === 'refetch' || after !== at.seq || this.#looking) return void this.refresh();
     this.copy.write(changes, seq, head);
-    const done = changes.flatMap(({ table, after: record }) =>
-      table === 'change' ? [record as Change] : [],
-    );
-    for (const change of done) for (const lost of change.lost) this.news.lost(lost, change);
+    this.#tellLost(changes);
+    const taken = changes.flatMap(({ table, id }) => (table === 'change' ? [{ id, seq }] : []));
+    void this.#taken(taken);
+    if (this.copy.lacks) void this.refresh();
+  }
+
+  #tellLost(changes: readonly Written[]): void {
+    for (const { table, after } of changes) {
+      if (table !== 'change' || after === null) continue;
+      for (const lost of (after as Change).lost) this.news.lost(lost, after as Change);
+    }
+  }
+
+  /** What the server has, though its answer never came, waits no longer. */
+  async #taken(taken: readonly { id: Id; seq: number }[]): Promise<void> {
     const mine = new Set(this.outbox.all.map(({ command }) => command.id));
-    void this.outbox.taken(
-      done.filter(({ id }) => mine.has(id)).map(({ id }) => ({ id, seq })),
-      this.#copyKept,
-    );
+    await this.outbox.taken(taken.filter(({ id }) => mine.has(id)), this.#copyKept); // prettier-ignore
   }
 
   async #look(): Promise<void> {
@@ -146,7 +153,7 @@ export class Courier extends Subscribable {
       for (;;) {
         const batch = untilMade(this.outbox.readyFor(this.session.person).slice(0, most));
         if (batch.length === 0 || this.session.forgotten) return;
-        await this.#sendPhotos();
+        await sendPhotos(this.outbox, this.wanted);
         const ready = batch.filter(({ command }) => this.outbox.all.some((one) => one.command.id === command.id && !one.refusal)); // prettier-ignore
         if (ready.length === 0) continue;
         most = (await this.#sendBatch(ready)) ? BATCH : Math.max(1, Math.floor(ready.length / 2));
@@ -184,7 +191,7 @@ export class Courier extends Subscribable {
     const applied = answers.flatMap((answer) =>
       answer.status === 'applied' && of.has(answer.id) ? [answer] : [],
     );
-    const whole = this.#promote(applied, of, await openRules());
+    const whole = this.#promote(applied, of);
     const first = this.copy.head === null;
     // What the copy does not show yet stays in the outbox until it does; a site's first copy comes once it is sent.
     if (!whole && !first) await this.#catchUp();
@@ -214,9 +221,11 @@ export class Courier extends Subscribable {
   #promote(
     applied: readonly (CommandAnswer & { status: 'applied' })[],
     of: ReadonlyMap<Id, Waiting>,
-    { apply }: Rules,
   ): boolean {
     const { head } = this.copy;
+    const rules = rulesOpened();
+    // A part of a site does not know all that the server went by.
+    if (head && (head.scope || !rules)) return false;
     let whole = true;
     for (const { id, seq, hash, after, clamped } of [...applied].sort((a, b) => a.seq - b.seq)) {
       const { command, by } = of.get(id)!;
@@ -230,7 +239,7 @@ export class Courier extends Subscribable {
       if (clamped || after > at.seq || after < 0) whole = false;
       if (!whole) break;
       try {
-        const changes = apply(this.copy.records, command, by);
+        const changes = rules!.apply(this.copy.records, command, by);
         this.copy.write(changes, seq, hash);
       } catch (error) {
         if (!isRefusal(error)) throw error;
@@ -240,40 +249,19 @@ export class Courier extends Subscribable {
     return whole;
   }
 
-  async #sendPhotos(): Promise<void> {
-    for (const photo of await this.outbox.photos()) {
-      if (photo.refusal) continue;
-      const site = photo.site ?? this.#siteOf(photo.id);
-      // A site that is made here takes photos once its first command has arrived.
-      if (site === null || this.outbox.makes(site)) continue;
-      try {
-        await api.sendPhoto(site, photo.id, photo.bytes);
-        await this.outbox.photoSent(photo.id);
-      } catch (error) {
-        if (!(error instanceof ApiError) || !PHOTO_REFUSALS.includes(error.status)) throw error;
-        await this.outbox.photoRefused(photo, error.message);
-      }
-    }
-  }
-
-  /** The site of a photo that an earlier version kept: that of the command that shows it. */
-  #siteOf(photo: Id): Id | null {
-    const shows = this.outbox.all.find(({ command }) => photosIn(command).includes(photo));
-    return shows?.command.site ?? this.wanted;
-  }
-
   async #catchUp(): Promise<void> {
     const site = this.wanted;
     if (site === null) return;
-    const rules = await openRules();
     const { head } = this.copy;
     if (!head || head.site !== site) return this.outbox.makes(site) ? undefined : this.#fetchWhole(site);
-    const found = await api.commandsAfter(site, head.seq, head.hash);
+    if (this.copy.lacks) return this.#fetchWhole(site).then(() => this.#catchUp());
+    const found = await api.newsAfter(site, head.seq, head.hash);
     if (this.copy.head !== head) return this.#catchUp();
     // Another database answers: the copy's line number means nothing there.
     if (found.journal !== head.journal) return this.#fetchWhole(site);
     if (found.back) return this.#goneBack(site);
-    await this.#takeNews(site, rules, found);
+    await this.#takeNews(head, found);
+    if (this.copy.lacks) await this.#fetchWhole(site);
     if (found.more && this.copy.head?.site === site) await this.#catchUp();
   }
 
@@ -282,8 +270,12 @@ export class Courier extends Subscribable {
 
   readonly first = new FirstCopy(api.snapshot);
 
+  /** Fetches the copy anew: the whole site, or the part of it that is here. */
   async #fetchWhole(site: Id): Promise<void> {
-    const { body: snapshot, text } = await this.first.of(site);
+    const { head } = this.copy;
+    const scope = head?.site === site ? head.scope : undefined;
+    const some = scope !== undefined && Object.values(scope).some((named: readonly Id[]) => named.length > 0);
+    const { body: snapshot, text } = await (some ? api.part(site, scope) : this.first.of(site));
     await pause();
     const records = sliceOf(snapshot);
     await pause();
@@ -291,28 +283,10 @@ export class Courier extends Subscribable {
     await this.copy.replace(site, snapshot, records, text);
   }
 
-  async #takeNews(
-    site: Id,
-    { apply }: Rules,
-    { commands: entries, ...head }: { commands: JournalEntry[]; seq: number; hash: string; more: boolean },
-  ): Promise<void> {
-    const mine = new Set(this.outbox.all.map(({ command }) => command.id));
-    try {
-      for (const { seq, hash, command, person } of entries) {
-        const changes = apply(this.copy.records, command, person);
-        this.copy.write(changes, seq, hash);
-        const change = changes.find(({ table }) => table === 'change')?.after as Change | undefined;
-        for (const lost of change?.lost ?? []) this.news.lost(lost, change!);
-      }
-    } catch (error) {
-      if (!isRefusal(error)) throw error;
-      // The copy has drifted; the server's snapshot is right.
-      return this.#fetchWhole(site);
-    }
-    // What the server has, though its answer never came, waits no longer.
-    await this.outbox.taken(entries.filter(({ command }) => mine.has(command.id)).map(({ seq, command }) => ({ id: command.id, seq })), this.#copyKept); // prettier-ignore
-    if (!head.more && (this.copy.head!.seq < head.seq || this.copy.head!.hash === ''))
-      this.copy.write([], head.seq, head.hash);
+  async #takeNews(head: CopyHead, { taken, changes, seq, hash }: SiteNews): Promise<void> {
+    if (changes.length > 0 || head.seq < seq || head.hash === '') this.copy.write(changes, seq, hash);
+    this.#tellLost(changes);
+    await this.#taken(taken);
   }
 
   /** The server has lost what it once took, as after restoring a backup: the device has it still, and offers it. */

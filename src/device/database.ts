@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import type { Person } from '../client/api';
 import type { AnyCommand } from '../core/commands/commands';
+import type { Scope } from '../core/record/closure';
 import { completed } from '../core/record/completed';
 import type { Judged, Snapshot } from '../core/commands/news';
 import { TABLES } from '../core/record/tables';
@@ -41,6 +42,10 @@ export interface CopyHead {
   seq: number;
   /** Hash of that line: a server that went back has another, or none. */
   hash: string;
+  /** What of the site it is; none: all. */
+  scope?: Scope;
+  /** How much has been fetched for it, bytes; a copy of an earlier version does not say. */
+  bytes?: number;
 }
 
 /** What the device remembers of its last session, for the time without a server. */

@@ -131,7 +131,7 @@ describe('what the server tells by itself', () => {
     at.server.other('cable.edit', { id: 'k', set: { to: 'Pump 4' } });
     device.hear(news.mock.calls[2]![0]);
     await until(() => expect(from(device)).toBe('MCC 2'));
-    expect(asked.filter((path) => path.includes('/commands/?after='))).toHaveLength(1);
+    expect(asked.filter((path) => path.includes('/news/?after='))).toHaveLength(1);
   });
 
   it('frees a command whose answer was lost', async () => {

@@ -5,6 +5,7 @@ import { Refusal, type AnyCommand, type CommandKind, type Payloads } from '../co
 import type { Slice } from '../core/record/slice';
 import type { JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
+import { Along, type Part } from './along';
 import type { Backoff } from './backoff';
 import { Copy } from './copy';
 import { Courier } from './courier';
@@ -17,6 +18,7 @@ import { Session } from './session';
 import { Shown } from './shown';
 import { Statuses } from './statuses';
 import { Subscribable } from './subscribable';
+import { Tabs } from './tabs';
 import { withWas } from './was';
 
 /** What the pages show of the device. */
@@ -27,6 +29,8 @@ export interface DeviceState {
   people: Person[];
   sites: { id: Id; name: string }[];
   site: Id | null;
+  /** What of a large site is on this device, and how much was fetched for it, bytes; null: all of the site is. */
+  part: Part | null;
   /** Records with everything on this device applied. */
   slice: Slice;
   /** Commands of the person here that wait to be sent. */
@@ -45,9 +49,6 @@ export interface DeviceState {
   version: number;
 }
 
-/** News between the tabs of one browser: they share one person and one outbox. */
-type TabNews = { is: 'person'; person: Person } | { is: 'outbox' };
-
 /** This device, as the pages know it: what it shows, and what can be done with it. */
 export class Device extends Subscribable {
   readonly #keeper = new Keeper();
@@ -58,26 +59,29 @@ export class Device extends Subscribable {
   readonly #courier: Courier;
   readonly #shown = new Shown(this.#copy);
   readonly #view = this.#shown.view;
+  /** What of a large site is taken along. */
+  readonly along: Along;
   readonly #ulid = monotonicFactory();
   /** What of the records shown changed, entry by entry. */
   readonly touched = this.#shown.touched;
   /** Where the entries of the open site stand. */
   readonly statuses = new Statuses(
     this.touched,
-    () => ({ slice: this.#view, site: this.#site }),
+    () => ({ slice: this.#view, site: this.#site, isHere: this.along.isHere }),
     (judged) => this.#copy.keepJudged(judged),
   );
   #site: Id | null = null;
   #ready: DeviceState['ready'] = 'loading';
   #state: DeviceState | null = null;
   #version = 0;
-  #tabs: BroadcastChannel | null = null;
+  readonly #tabs = new Tabs();
   /** Told when another tab of this browser signed somebody else in. */
   onOtherPerson: (person: Person) => void = () => undefined;
 
   constructor(backoff?: Backoff) {
     super();
     this.#courier = new Courier(this.#session, this.#copy, this.#outbox, { lost: (lost, change) => this.#heardLost(lost, change) }, backoff); // prettier-ignore
+    this.along = new Along(this.#copy, this.#courier, this.#view);
     for (const part of [this.#keeper, this.#session, this.#courier, this.#notices])
       part.subscribe(() => this.#look());
     for (const part of [this.#copy, this.#outbox]) part.subscribe(() => this.#overlay());
@@ -95,6 +99,7 @@ export class Device extends Subscribable {
       people,
       sites,
       site: this.#site,
+      part: this.along.part,
       slice: this.#view,
       waiting,
       ofOthers: all - waiting,
@@ -131,7 +136,7 @@ export class Device extends Subscribable {
     const rules = openRules().then(() => this.#overlay(), () => undefined); // prettier-ignore
     await this.#keeper.open();
     await Promise.all([this.#session.remember(), this.#outbox.start(), this.#notices.load()]);
-    this.#listenToTabs();
+    this.#heardTabs();
     const chosen = site ?? (entry && (await this.#copy.siteOf(entry))) ?? this.#lastSite();
     // What waits is shown with the records, never after them.
     if (this.#outbox.all.length > 0) await rules;
@@ -242,7 +247,7 @@ export class Device extends Subscribable {
     const waiting: Waiting = { command, person: person.id, by: person.name, refusal: null };
     // Kept or not, it is sent: a device that keeps nothing must not lose what a server could have.
     void this.#outbox.add(waiting).then(() => {
-      this.#tabs?.postMessage({ is: 'outbox' } satisfies TabNews);
+      this.#tabs.tell({ is: 'outbox' });
       return this.flush();
     });
     this.#look();
@@ -261,9 +266,7 @@ export class Device extends Subscribable {
   }
 
   /** A photo whose bytes are still here; null when the server has it. */
-  async photo(id: Id): Promise<Blob | null> {
-    return (await this.#outbox.photo(id))?.bytes ?? null;
-  }
+  readonly photo = async (id: Id): Promise<Blob | null> => (await this.#outbox.photo(id))?.bytes ?? null;
 
   /** A photo that the server refused, with the reason; null for any other. */
   async refusedPhoto(id: Id): Promise<KeptPhoto | null> {
@@ -272,9 +275,7 @@ export class Device extends Subscribable {
   }
 
   /** Drops a command that was set aside, after the user has read why. */
-  drop(command: Id): Promise<void> {
-    return this.#outbox.drop([command]);
-  }
+  readonly drop = (command: Id): Promise<void> => this.#outbox.drop([command]);
 
   /** Sends a command again that was set aside. */
   async again(command: Id): Promise<void> {
@@ -301,7 +302,7 @@ export class Device extends Subscribable {
   async signIn(name: string): Promise<void> {
     const { person } = await api.signIn(name);
     this.#session.become(person);
-    this.#tabs?.postMessage({ is: 'person', person } satisfies TabNews);
+    this.#tabs.tell({ is: 'person', person });
     await this.#named();
     void this.flush();
   }
@@ -313,16 +314,16 @@ export class Device extends Subscribable {
     await then?.();
   }
 
-  #listenToTabs(): void {
-    if (typeof BroadcastChannel === 'undefined') return;
-    this.#tabs = new BroadcastChannel('yendral');
-    this.#tabs.onmessage = ({ data }: MessageEvent<TabNews>) => {
-      if (data.is === 'outbox') return void this.#outbox.load().then(() => this.flush());
-      const before = this.#session.person;
-      this.#session.become(data.person);
-      void this.#named();
-      if (before && before.id !== data.person.id) this.onOtherPerson(data.person);
-    };
+  #heardTabs(): void {
+    this.#tabs.open({
+      outbox: () => void this.#outbox.load().then(() => this.flush()),
+      person: (person) => {
+        const before = this.#session.person;
+        this.#session.become(person);
+        void this.#named();
+        if (before && before.id !== person.id) this.onOtherPerson(person);
+      },
+    });
   }
 
   #heardLost(lost: Lost, change: Change): void {
@@ -335,8 +336,7 @@ export class Device extends Subscribable {
   /** Stops talking to the server and to other tabs; what has gathered is written. */
   async close(): Promise<void> {
     if (this.#askAgain) clearTimeout(this.#askAgain);
-    this.#tabs?.close();
-    this.#tabs = null;
+    this.#tabs.close();
     await this.#courier.stop();
     await this.#copy.settle();
   }

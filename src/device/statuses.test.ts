@@ -19,7 +19,7 @@ beforeEach(() => {
   vi.useFakeTimers();
   slice = plant();
   touched = new Touched();
-  statuses = new Statuses(touched, () => ({ slice, site: 's' }));
+  statuses = new Statuses(touched, () => ({ slice, site: 's', isHere: () => true }));
 });
 afterEach(() => vi.useRealTimers());
 
@@ -96,7 +96,7 @@ describe('where entries stand, for lists', () => {
     const kept: unknown[] = [];
     statuses = new Statuses(
       touched,
-      () => ({ slice, site: 's' }),
+      () => ({ slice, site: 's', isHere: () => true }),
       (judged) => kept.push(...judged),
     );
     statuses.take([

@@ -39,7 +39,7 @@ export class Statuses extends Subscribable {
 
   constructor(
     private readonly touched: Touched,
-    private readonly records: () => { slice: Slice; site: Id | null },
+    private readonly records: () => { slice: Slice; site: Id | null; isHere: (entry: Id) => boolean },
     private readonly keep: (judged: readonly Judged[]) => void = () => undefined,
   ) {
     super();
@@ -114,9 +114,10 @@ export class Statuses extends Subscribable {
   }
 
   #judge(entry: Id, judged: typeof standingOf): void {
-    const { slice, site } = this.records();
+    const { slice, site, isHere } = this.records();
     const version = this.touched.versionOf(entry);
-    const status = site === null ? null : judged(slice, entry, site, now());
+    // Of what is here in part alone nothing can be said.
+    const status = site === null || !isHere(entry) ? null : judged(slice, entry, site, now());
     this.#kept.set(entry, { version, status });
     if (status) this.#noteAhead(status);
     if (status) this.#unkept.push({ day: now().slice(0, 10), status });

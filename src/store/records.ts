@@ -52,6 +52,11 @@ export class Records implements Slice {
     return record;
   }
 
+  /** How many records a table has. */
+  count(table: TableName): number {
+    return this.#prepare(`SELECT count(*) AS n FROM ${table}`).pluck().get() as number;
+  }
+
   /** A transaction begins: from here on it is known what it has written. */
   begin(): void {
     this.#written.clear();

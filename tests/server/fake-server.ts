@@ -4,7 +4,8 @@ import { closeApp, openApp, type App } from '../../src/server/app/app';
 import { listedSites } from '../../src/server/base/site-list';
 import { clockFrom } from '../../src/server/base/clock';
 import { acceptCommands } from '../../src/server/commands/accept';
-import { commandsAfter, snapshotOf } from '../../src/server/app/sync';
+import { slicePieces } from '../../src/server/files/slice';
+import { commandsAfter, firstCopyOf, newsAfter } from '../../src/server/app/sync';
 
 /** The server's use cases behind a `fetch` that can lose its connection. */
 export interface FakeServer {
@@ -131,7 +132,19 @@ function route(server: FakeServer, { pathname, searchParams }: URL, init: Reques
   }
   if (what === 'commands')
     return json(commandsAfter(store, Number(searchParams.get('after')), searchParams.get('hash') ?? ''));
-  return json(JSON.parse(snapshotOf(store)));
+  if (what === 'news')
+    return json(newsAfter(store, Number(searchParams.get('after')), searchParams.get('hash') ?? ''));
+  if (what === 'slice') {
+    const named = {
+      rounds: searchParams.getAll('round'),
+      areas: searchParams.getAll('area'),
+      entries: searchParams.getAll('entry'),
+    };
+    return new Response(
+      [...slicePieces(store, named)].map((piece) => ('text' in piece ? piece.text : '')).join(''),
+    );
+  }
+  return json(JSON.parse(firstCopyOf(store, app.wholeMost)));
 }
 
 function takePhoto(server: FakeServer, id: string): Response {

@@ -7,6 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Generated } from '../../demo/generate/generate';
 import type { EntryCounts, EntryRow, ListPage } from '../../src/core/programme/lists';
 import type { Snapshot } from '../../src/core/commands/news';
+import { entriesOf } from '../../src/core/record/closure';
 import { standingOf } from '../../src/core/programme/standing';
 import { sliceOf } from '../../src/device/snapshot';
 import { SiteStore } from '../../src/store/site-store';
@@ -128,12 +129,12 @@ describe('a generated plant', () => {
 
   it('is taken along in parts: a round with all that it is inspected with, judged as the whole site is', async () => {
     const { rows } = await get<ListPage<{ id: string; name: string; entries: string[] }>>('rounds/?q=under way&limit=1');
-    const taken = await get<Snapshot & { size: number; scope: { holds: string[] } }>(`slice/?round=${rows[0]!.id}`);
-    expect(taken.scope.holds).toHaveLength(rows[0]!.entries.length);
+    const taken = await get<Snapshot & { size: number }>(`slice/?round=${rows[0]!.id}`);
     expect(taken.statuses).toHaveLength(rows[0]!.entries.length);
     expect(taken.records.entry.length).toBeLessThan(ENTRIES / 2);
     expect(taken.size).toBeLessThan(counts.looks);
     const slice = sliceOf(taken);
+    expect(entriesOf(slice, taken.scope!)).toHaveLength(rows[0]!.entries.length);
     for (const { status } of taken.statuses) expect(standingOf(slice, status.entry, 'greyholm', NOW)).toEqual(status);
     const { status, json } = await client.call('GET', '/api/sites/greyholm/slice/');
     expect([status, json.error?.field]).toEqual([422, 'round']);

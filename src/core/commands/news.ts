@@ -1,3 +1,4 @@
+import type { Scope } from '../record/closure';
 import type { AnyCommand } from './commands';
 import type { Written } from '../record/slice';
 import type { Id, Standing, TableName, Tables } from '../record/types';
@@ -12,6 +13,8 @@ export interface Snapshot {
   records: { [T in TableName]: Tables[T][] };
   /** Where its entries stand, so that nobody has to judge a whole site to show it; one that is not known yet is missing. */
   statuses: Judged[];
+  /** What it is a part of the site for; none: all of it is here. */
+  scope?: Scope;
 }
 
 /** Where an entry stands, and the day by which it was judged. */
@@ -19,6 +22,22 @@ export interface Judged {
   /** ISO date. */
   day: string;
   status: Standing;
+}
+
+/** What the lines of a journal after one have altered, as it is by now. */
+export interface SiteNews {
+  journal: string;
+  /** The line that they reach to. */
+  seq: number;
+  hash: string;
+  /** The journal does not hold the line that was asked after: it has gone back behind it. */
+  back: boolean;
+  /** Ids of the commands, with their lines. */
+  taken: { id: Id; seq: number }[];
+  /** Every record that they altered, once. */
+  changes: Written[];
+  /** There are more after these: ask again after the last. */
+  more: boolean;
 }
 
 /** What has been added to a journal after a line. */
@@ -33,8 +52,8 @@ export interface JournalNews {
   more: boolean;
 }
 
-/** A command of the journal, as a page applies it to its copy. */
-export interface JournalEntry {
+/** A command of the journal. */
+interface JournalEntry {
   seq: number;
   hash: string;
   person: string;

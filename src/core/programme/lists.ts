@@ -1,6 +1,6 @@
 import type { EntryState } from '../record/finding';
 import type { KindId } from '../record/kind-ids';
-import type { Id, Standing } from '../record/types';
+import type { Defect, Id, Standing } from '../record/types';
 import type { DueWhen } from './due-when';
 
 /** A part of a list that has many. */
@@ -52,12 +52,28 @@ export interface EntryRow {
   status: Standing;
 }
 
+/** A defect as lists show it. */
+export interface DefectRow extends Defect {
+  /** Tag and label of its entry. */
+  where: string;
+}
+
 /** What is counted of the entries of a site. */
 export interface EntryCounts {
   of: number;
   state: Record<EntryState, number>;
   due: Record<DueWhen, number>;
   judging: number;
+}
+
+/** What is counted of the entries of an area. */
+export interface AreaCounts {
+  area: Id;
+  state: Record<EntryState, number>;
+  /** Defects that are not proven. */
+  open: number;
+  /** Entries that are overdue by the programme. */
+  overdue: number;
 }
 
 /** Something that a search has found. */

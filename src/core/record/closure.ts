@@ -10,6 +10,27 @@ export interface Scope {
   entries: readonly Id[];
 }
 
+/** Nothing but what belongs to no entry. */
+export const NOTHING: Scope = { rounds: [], areas: [], entries: [] };
+
+/** How many a scope names. */
+export const namedIn = ({ rounds, areas, entries }: Scope): number =>
+  rounds.length + areas.length + entries.length;
+
+/**
+ * Two scopes as one, what came later last.
+ *
+ * @example joined(NOTHING, { rounds: ['r'], areas: [], entries: [] }) // { rounds: ['r'], areas: [], entries: [] }
+ */
+export function joined(one: Scope, other: Scope): Scope {
+  const both = (a: readonly Id[], b: readonly Id[]) => [...a.filter((id) => !b.includes(id)), ...new Set(b)];
+  return {
+    rounds: both(one.rounds, other.rounds),
+    areas: both(one.areas, other.areas),
+    entries: both(one.entries, other.entries),
+  };
+}
+
 /** What a scope holds. */
 export interface Closure {
   /** Entries of the scope: each is judged by its records as by the whole site’s. */
@@ -41,7 +62,7 @@ export function closure(slice: Slice, site: Id, scope: Scope): Closure {
 } // prettier-ignore
 
 /** Entries that a scope names, or that lie in what it names. */
-function entriesOf(slice: Slice, { rounds, areas, entries }: Scope): Id[] {
+export function entriesOf(slice: Slice, { rounds, areas, entries }: Scope): Id[] {
   const boxes = areas.flatMap((area) => slice.by('enclosure', 'area', area));
   const all = [
     ...entries,
@@ -49,6 +70,17 @@ function entriesOf(slice: Slice, { rounds, areas, entries }: Scope): Id[] {
     ...boxes.flatMap(({ id }) => slice.by('entry', 'enclosure', id).map((entry) => entry.id)),
   ];
   return all.filter((id) => slice.get('entry', id) !== null);
+}
+
+/** Whether an entry is here with all that it is inspected with; the other end of a cable may be known without that. */
+export function isWhole(slice: Slice, scope: Scope, entry: Id): boolean {
+  const box = slice.get('enclosure', slice.get('entry', entry)?.enclosure ?? '');
+  if (!box) return false;
+  if (scope.areas.includes(box.area)) return true;
+  const rounds = scope.rounds.map((id) => slice.get('round', id));
+  return slice
+    .by('entry', 'enclosure', box.id)
+    .some(({ id }) => scope.entries.includes(id) || rounds.some((round) => round?.entries.includes(id)));
 }
 
 /** Records that were taken, each once. */

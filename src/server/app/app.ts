@@ -15,6 +15,7 @@ import { InstrumentHost } from '../instruments/host';
 import type { Taking } from '../commands/accept';
 import { Refresher } from '../writing/refresher';
 import { follow } from '../instruments/register';
+import { WHOLE_MOST } from './sync';
 import { listedSites, listSafely } from '../base/site-list';
 import { doneHere, type Jobs } from '../jobs/job';
 import { writerHere, type Writer } from '../writing/writer';
@@ -33,6 +34,8 @@ export interface App {
   heard: Taking['heard'];
   /** Does work that grows with its input. */
   jobs: Jobs;
+  /** Entries of a site up to which a device keeps all of it. */
+  wholeMost: number;
   /** The clock was set by hand, so pages take their time from the server. */
   testClock: boolean;
   /** Sites that have changed since they were listed. */
@@ -73,6 +76,7 @@ export function openApp(folder: string, migrations: string, clock: Clock, testCl
         refresher: new Refresher(sites, clock),
         heard: (store, changes, by) => follow(app, store, changes, by),
         jobs: doneHere,
+        wholeMost: WHOLE_MOST,
         testClock,
         changed: new Set<Id>(),
         folder,

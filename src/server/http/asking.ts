@@ -1,5 +1,5 @@
 import { dayIn } from '../../core/record/calendar';
-import type { Scope } from '../../core/record/closure';
+import { namedIn, type Scope } from '../../core/record/closure';
 import { ENTRY_STATES } from '../../core/record/finding';
 import { KIND_IDS } from '../../core/record/kind-ids';
 import { DEFECT_STATES } from '../../core/record/types';
@@ -22,13 +22,21 @@ export function listAsk({ searchParams }: URL): ListAsk {
   return { q: (searchParams.get('q') ?? '').slice(0, MOST_LETTERS), after: searchParams.get('after') || null, limit };
 } // prettier-ignore
 
-/** Rounds, areas or entries that one question may name. */
-const MOST_NAMED = 500;
+/** The line of a journal that an address asks after, and its hash as the asker knows it; empty where they do not. */
+export function lineAsk({ searchParams }: URL): { after: number; hash: string } {
+  const after = Number(searchParams.get('after') ?? 'x');
+  if (!Number.isInteger(after) || after < 0)
+    throw new HttpError(422, 'invalid', 'after must be the number of a journal line.', 'after');
+  return { after, hash: searchParams.get('hash') ?? '' };
+}
+
+/** Rounds, areas or entries that one question may name: its address stays short enough for every server between. */
+const MOST_NAMED = 100;
 
 /** What an address asks to be taken along: `round`, `area` and `entry`, each as often as there are some. */
 export function scopeAsk({ searchParams }: URL): Scope {
   const scope = { rounds: searchParams.getAll('round'), areas: searchParams.getAll('area'), entries: searchParams.getAll('entry') };
-  const named = scope.rounds.length + scope.areas.length + scope.entries.length;
+  const named = namedIn(scope);
   if (named === 0 || named > MOST_NAMED)
     throw new HttpError(422, 'invalid', `Name what is to be taken along: 1 to ${MOST_NAMED} of round, area, entry.`, 'round');
   return scope;

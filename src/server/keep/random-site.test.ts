@@ -7,6 +7,8 @@ import { describe, expect, it } from 'vitest';
 import { apply } from '../../core/commands/apply';
 import { isRefusal, type AnyCommand, type CommandKind } from '../../core/commands/commands';
 import { plant } from '../../core/commands/plant.test.data';
+import { closure, entriesOf, type Scope } from '../../core/record/closure';
+import { partNews } from '../../core/record/part';
 import { MemorySlice } from '../../core/record/slice';
 import { FILE_TABLES, TABLES } from '../../core/record/tables';
 import { ENTRY_STATES } from '../../core/record/finding';
@@ -17,6 +19,7 @@ import { standingOf } from '../../core/programme/standing';
 import { entryListed, recordListed } from '../../core/words/en/listed';
 import { withSaid } from '../../core/words/en/said';
 import { SiteStore } from '../../store/site-store';
+import { newsAfter } from '../app/sync';
 import { firstDeparture } from './replay';
 
 const AT = '2026-03-05T10:00:00.000Z';
@@ -145,6 +148,44 @@ function pageOf(store: SiteStore): MemorySlice {
   return page;
 }
 
+/** What a device may have taken along. */
+const SCOPES: readonly Scope[] = [
+  { rounds: [], areas: [], entries: ['e'] },
+  { rounds: [], areas: [], entries: ['g'] },
+  { rounds: [], areas: ['a2'], entries: [] },
+  { rounds: [], areas: ['a2'], entries: ['f'] },
+  { rounds: ['r'], areas: [], entries: [] },
+];
+
+/** A device that has taken a part of the site along, and hears the news. */
+class Along {
+  slice: MemorySlice;
+  seq: number;
+
+  constructor(
+    private readonly store: SiteStore,
+    private readonly scope: Scope,
+  ) {
+    this.slice = closure(store.records, 's', scope).records;
+    this.seq = store.journal.head().seq;
+  }
+
+  /** Takes what is new; true where it had to fetch its part again. */
+  hear(): boolean {
+    const { changes, seq } = newsAfter(this.store, this.seq);
+    this.seq = seq;
+    if (!partNews(this.slice, this.scope, changes).lacks) return false;
+    this.slice = closure(this.store.records, 's', this.scope).records;
+    return true;
+  }
+
+  /** Judges its entries as the whole site does. */
+  check(at: string): void {
+    for (const id of entriesOf(this.store.records, this.scope))
+      expect(standingOf(this.slice, id, 's', at), `${id} along`).toEqual(standingOf(this.store.records, id, 's', at)); // prettier-ignore
+  }
+}
+
 /** Whether an undo of the newest command is possible, and brings everything back. */
 function checkUndo(store: SiteStore, before: string, command: string): void {
   const undo = { id: 'undo', kind: 'undo', site: 's', at: AT, payload: { command } } as AnyCommand;
@@ -161,12 +202,15 @@ function checkUndo(store: SiteStore, before: string, command: string): void {
 describe('whatever is done on a site', () => {
   it('its statuses, its index, its chain, a page’s copy and its undo agree, whatever the clock does', () => {
     let taken = 0;
+    let [heard, fetched] = [0, 0];
     const deed = fc.tuple(fc.nat(DEEDS.length - 1), fc.infiniteStream(fc.nat(1000)));
     fc.assert(
       fc.property(fc.array(deed, { minLength: 4, maxLength: 14 }), (deeds) => {
         const { store, folder } = planted();
         try {
           const page = pageOf(store);
+          const scope = SCOPES[deeds.reduce((sum, [which]) => sum + which, 0) % SCOPES.length]!;
+          const along = new Along(store, scope);
           let at = AT;
           deeds.forEach(([which, numbers], i) => {
             const [kind, payload] = DEEDS[which]!;
@@ -184,6 +228,12 @@ describe('whatever is done on a site', () => {
             checkIndex(store);
             if (!done) return;
             taken++;
+            // News come one by one, or some at once.
+            if (pick([true, false])) {
+              heard++;
+              if (along.hear()) fetched++;
+              along.check(at);
+            }
             expect(textOf(page, OF_PAGE), `${kind}: the page’s copy`).toBe(textOf(store.records, OF_PAGE));
             checkUndo(store, before, command.id);
           });
@@ -196,5 +246,8 @@ describe('whatever is done on a site', () => {
       { numRuns: 40, seed: 20260304 },
     );
     expect(taken).toBeGreaterThan(100);
+    // Most news are taken as they are.
+    expect(heard).toBeGreaterThan(60);
+    expect(fetched).toBeLessThan(heard / 4);
   }, 120_000);
 });

@@ -21,8 +21,12 @@ export const dataFolder = (): string => resolve(process.env.YENDRAL_DATA ?? 'dat
 export const environmentClock = (): Clock => clockFrom(process.env.YENDRAL_NOW);
 
 /** Opens the data folder as the environment says. */
-export const appFromEnvironment = (): App =>
-  openApp(dataFolder(), join(DIST, 'migrations'), environmentClock(), Boolean(process.env.YENDRAL_NOW));
+export function appFromEnvironment(): App {
+  const app = openApp(dataFolder(), join(DIST, 'migrations'), environmentClock(), Boolean(process.env.YENDRAL_NOW));
+  const most = Number(process.env.YENDRAL_WHOLE_MOST || NaN);
+  if (Number.isInteger(most) && most >= 0) app.wholeMost = most;
+  return app;
+} // prettier-ignore
 
 /** How often the server looks whether it is replicated, ms. */
 const HEED_MS = 5000;

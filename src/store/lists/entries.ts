@@ -1,7 +1,14 @@
 import { addDays } from '../../core/record/calendar';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { DUE_WHENS, SOON_DAYS, type DueWhen } from '../../core/programme/due-when';
-import type { EntryAsk, EntryCounts, EntryRow, EntrySort, ListPage } from '../../core/programme/lists';
+import type {
+  AreaCounts,
+  EntryAsk,
+  EntryCounts,
+  EntryRow,
+  EntrySort,
+  ListPage,
+} from '../../core/programme/lists';
 import type { KindId } from '../../core/record/kind-ids';
 import type { Id, Standing } from '../../core/record/types';
 import type { Db } from '../open';
@@ -76,6 +83,24 @@ export class EntryList {
       .get(`SELECT count(*) FROM entry_status s WHERE ${sql}`)
       .pluck()
       .get(...values) as number;
+  }
+
+  /** The same of each area that has entries. */
+  areas(today: string): AreaCounts[] {
+    const rows = this.#sql
+      .get(
+        `SELECT area, state, count(*) AS n, sum(open_defects) AS open, sum(due > ? AND due < ?) AS overdue
+         FROM entry_status GROUP BY area, state`,
+      )
+      .all(DUE_NOW, today) as { area: Id; state: number; n: number; open: number; overdue: number }[];
+    const areas = new Map<Id, AreaCounts>();
+    for (const { area, state, n, open, overdue } of rows) {
+      const none = Object.fromEntries(ENTRY_STATES.map((one) => [one, 0])) as AreaCounts['state'];
+      const own = areas.get(area) ?? { area, state: none, open: 0, overdue: 0 };
+      own.state[ENTRY_STATES[state]!] = n;
+      areas.set(area, { ...own, open: own.open + open, overdue: own.overdue + overdue });
+    }
+    return [...areas.values()];
   }
 
   /** How many entries are in which state, and due when. */

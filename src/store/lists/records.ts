@@ -1,4 +1,4 @@
-import type { ListAsk, ListPage, Found } from '../../core/programme/lists';
+import type { DefectRow, ListAsk, ListPage, Found } from '../../core/programme/lists';
 import type { DefectState, Id, Tables } from '../../core/record/types';
 import { LISTED_TABLES } from '../../core/words/en/listed';
 import type { Db } from '../open';
@@ -38,7 +38,7 @@ export class RecordLists {
   }
 
   /** Defects, those due first or the worst first. @returns null where `after` is no place of this list */
-  defects(ask: DefectAsk): ListPage<Tables['defect']> | null {
+  defects(ask: DefectAsk): ListPage<DefectRow> | null {
     const { state, severity, entry } = ask;
     const only = all([
       state === 'unproven'
@@ -49,13 +49,15 @@ export class RecordLists {
       this.#search.holding(ask.q, "(SELECT row FROM listed WHERE of_table = 'defect' AND listed.id = r.id)"),
     ]);
     const worst = ask.sort === 'severity';
-    return this.#page<Tables['defect']>(ask, only, {
+    const page = this.#page<Tables['defect']>(ask, only, {
       from: 'defect r',
       counted: 'defect r',
       columns: worst ? ['-r.severity', 'r.due', 'r.id'] : ['r.due', 'r.id'],
       order: worst ? 'r.severity DESC, r.due, r.id' : 'r.due, r.id',
       after: worst ? '(-r.severity, r.due, r.id) > (?, ?, ?)' : '(r.due, r.id) > (?, ?)',
     });
+    const title = this.#sql.get("SELECT title FROM listed WHERE of_table = 'entry' AND id = ?").pluck();
+    return page && { ...page, rows: page.rows.map((one) => ({ ...one, where: (title.get(one.entry) as string | undefined) ?? '' })) }; // prettier-ignore
   }
 
   /** What was done on the site, the newest first. @returns null where `after` is no place of this list */

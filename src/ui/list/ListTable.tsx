@@ -1,4 +1,4 @@
-import { Table, Text, UnstyledButton } from '@mantine/core';
+import { Button, Group, Table, Text, UnstyledButton } from '@mantine/core';
 import { tableFeatures, useTable, type ColumnDef } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Fragment, useEffect, useRef, type ReactNode } from 'react';
@@ -17,9 +17,13 @@ export interface Column<R> {
   sorts?: boolean;
 }
 
-interface ListTableProps<R> {
-  label: string;
+interface ListTableProps<R> extends TableProps<R> {
   source: Source<R>;
+}
+
+/** What a table shows of a list, wherever that comes from. */
+export interface TableProps<R> {
+  label: string;
   start?: Partial<Query>;
   /** Hears what is asked, where something beside the list follows it. */
   onQuery?: (query: Query) => void;
@@ -46,29 +50,53 @@ interface ListTableProps<R> {
 const ROW_PX = 56;
 
 /** A list as a table: searched, filtered, sorted, page by page; only what is in view is drawn. */
-export function ListTable<R>(props: ListTableProps<R>) {
-  const { source, start, filters = [], empty } = props;
-  const list = useList(source, start, props.onQuery);
+export function ListTable<R>({ source, ...props }: ListTableProps<R>) {
+  return <Listing {...props} list={useList(source, props.start, props.onQuery)} />;
+}
+
+/** A list that is followed already, as a table. */
+export function Listing<R>(props: TableProps<R> & { list: List<R> }) {
+  const { list, filters = [], empty } = props;
+  const none = !list.asking && list.problem === null && list.matching === 0;
+  const { text, only } = list.query;
+  const all = text.trim() === '' && Object.values(only).every((value) => value === '');
+  // Where nobody has counted, what is asked of everything says whether there is anything.
+  const nothing = list.of === null ? all : list.of === 0;
   return (
-    <section className={`list-table ${props.className ?? ''}`} aria-label={props.label}>
+    <section
+      className={`list-table ${props.className ?? ''}`}
+      aria-label={props.label}
+      aria-busy={list.asking || undefined}
+    >
       <ListFilters list={list} search={props.search} placeholder={props.placeholder} filters={filters}>
         <Text component="span" c="dimmed" mb="sm" role="status">
-          {list.matching} of {list.of}
+          {list.asking && list.rows.length === 0 ? 'asking …' : countWords(list)}
         </Text>
         {props.beside}
       </ListFilters>
-      {list.of === 0 && empty}
-      {list.of > 0 && list.matching === 0 && (
-        <p className="empty">Nothing matches. Clear the search or a filter.</p>
-      )}
-      {list.matching > 0 && <Rows list={list} {...props} />}
+      {list.problem !== null && <Problem list={list} />}
+      {none && nothing && empty}
+      {none && !nothing && <p className="empty">Nothing matches. Clear the search or a filter.</p>}
+      {list.matching > 0 && <Rows {...props} />}
     </section>
   );
 }
 
+const countWords = ({ matching, of }: { matching: number; of: number | null }): string =>
+  of === null ? `${matching} found` : `${matching} of ${of}`;
+
+const Problem = <R,>({ list }: { list: List<R> }) => (
+  <Group role="alert" gap="sm" mb="sm">
+    <span className="tone-failed">{list.problem}</span>
+    <Button variant="default" onClick={list.again}>
+      Try again
+    </Button>
+  </Group>
+);
+
 const features = tableFeatures({});
 
-function Rows<R>(props: ListTableProps<R> & { list: List<R> }) {
+function Rows<R>(props: TableProps<R> & { list: List<R> }) {
   const { list, columns, keyOf } = props;
   const box = useRef<HTMLDivElement>(null);
   const data = list.rows as readonly (R & object)[];
@@ -154,7 +182,7 @@ function Head<R>({ columns, list }: { columns: readonly Column<R>[]; list: List<
   );
 }
 
-interface RowProps<R> extends ListTableProps<R> {
+interface RowProps<R> extends TableProps<R> {
   row: R;
   cells: readonly { id: string; shown: ReactNode }[];
 }

@@ -32,7 +32,7 @@ export function SideList<R>(props: SideListProps<R>) {
     <aside className="side-list beside" aria-label={label}>
       <ListFilters list={list} search={props.search} placeholder={props.placeholder} filters={filters} />
       {list.of === 0 && empty}
-      {list.of > 0 && list.matching === 0 && <p>Nothing matches. Clear the search.</p>}
+      {list.of !== 0 && list.matching === 0 && <p>Nothing matches. Clear the search.</p>}
       <div className="side-rows" onScroll={({ currentTarget: box }) => isNearEnd(box) && list.more()}>
         {list.rows.map((row) => (
           <NavLink

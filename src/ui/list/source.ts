@@ -13,13 +13,20 @@ export interface Page<R> {
   rows: readonly R[];
   /** What the next page comes after; null at the end. */
   next: string | null;
-  /** How many rows answer the query, and how many there are. */
+  /** How many rows answer the query, and how many there are; null where nobody has counted. */
   matching: number;
-  of: number;
+  of: number | null;
 }
 
-/** Where a list comes from, page by page; today the device's copy. */
+/** Where a list comes from, page by page: what lies on the device. */
 export type Source<R> = (query: Query, after: string | null) => Page<R>;
+
+/** Where a list comes from that lies elsewhere. Its errors say in their message what to do next. */
+export interface FarSource<R> {
+  /** Another word: what it said before may be otherwise by now. */
+  version: string;
+  ask: (query: Query, after: string | null, signal: AbortSignal) => Promise<Page<R>>;
+}
 
 /** How rows that lie in memory are searched, filtered and sorted. */
 export interface Listed<R> {

@@ -17,10 +17,18 @@ export interface List<R> {
   setSort: (sort: string) => void;
   rows: readonly R[];
   matching: number;
-  of: number;
+  of: number | null;
   /** Fetches what comes after the last row, where there is more. */
   more: () => void;
+  /** Rows are on their way. */
+  asking: boolean;
+  /** Why they have not come; null where nothing is wrong. */
+  problem: string | null;
+  again: () => void;
 }
+
+/** What a list has for whoever asks nothing of it. */
+const HERE = { asking: false, problem: null, again: () => undefined };
 
 /** Follows a list from page to page; another question begins at the start again. */
 export function useList<R>(
@@ -45,6 +53,7 @@ export function useList<R>(
     matching: last.matching,
     of: last.of,
     more: () => last.next !== null && setPages(pages + 1),
+    ...HERE,
   };
 }
 

@@ -22,7 +22,6 @@ import './bench.css';
 import { NextBar } from './NextBar';
 import { NoEntry, NoRound } from './NoEntry';
 import { Places } from './Places';
-import { PourPanel } from './PourPanel';
 import { Section } from './Section';
 import { Title } from './Title';
 import { Tray, type TrayHandle } from './Tray';
@@ -31,9 +30,10 @@ import { useJudged, type Judged } from './use-judged';
 import { useRaising, type Raising } from './use-raising';
 import { useTaking, type Taking } from './use-taking';
 import { useWay, type Way } from './use-way';
-import { WalkList } from './WalkList';
 
 const DefectSheet = fetched(() => import('./DefectSheet'));
+const WalkList = fetched(() => import('./WalkList'));
+const PourPanel = fetched(() => import('./PourPanel'));
 const WorkPanel = fetched(() => import('./WorkPanel'));
 const SealSheet = fetched(() => import('./SealSheet'));
 const AsLeftSheet = fetched(() => import('../judging/AsLeftSheet'));
@@ -104,7 +104,9 @@ function OnBench({
   };
   return (
         <div className={`bench${pad ? ' with-pad' : ''}`}>
-          <WalkList round={round} current={entry} onOpen={onOpen} />
+          <Suspense fallback={<nav className="walk" style={{ gridArea: 'walk' }} aria-label="Walk" aria-busy="true" />}>
+            <WalkList round={round} current={entry} onOpen={onOpen} />
+          </Suspense>
           <Centre judged={judged} way={way} onGrade={onGrade} onPlace={place} />
           <Column judged={judged} raising={raising} way={way} />
           {panel && <Held taking={taking} way={way} />}
@@ -149,7 +151,9 @@ function Centre({
         onSelect={onPlace}
       />
       <Soon>
-        <PourPanel dossier={dossier} entry={dossier.entry.id} round={round.id} sealed={sealed} />
+        <Suspense fallback={null}>
+          <PourPanel dossier={dossier} entry={dossier.entry.id} round={round.id} sealed={sealed} />
+        </Suspense>
         <LookGroups
           groups={groups}
           given={dossier.looks}

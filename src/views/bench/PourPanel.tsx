@@ -23,7 +23,7 @@ interface Props {
 }
 
 /** What was mixed and packed into the pot, with the clocks that follow, and the next mixing. */
-export function PourPanel({ dossier, entry, round, sealed }: Props) {
+export default function PourPanel({ dossier, entry, round, sealed }: Props) {
   const [open, setOpen] = useState(false);
   const kind = KINDS[dossier.entry.kind];
   if (kind.pot === 'none') return null;

@@ -18,7 +18,7 @@ interface Props {
 const isSame = (a: Props, b: Props): boolean => a.round === b.round && a.current === b.current;
 
 /** The stops of the round as a line, each with its mark; drawn again when one was judged anew, never with a key. */
-export const WalkList = memo(function WalkList({ round, current, onOpen }: Props) {
+const WalkList = memo(function WalkList({ round, current, onOpen }: Props) {
   const statusOf = useStatuses();
   const box = useRef<HTMLElement>(null);
   const stop = round.entries.indexOf(current);
@@ -89,7 +89,6 @@ function Stop({ id, status, onOpen }: { id: Id; status: EntryStatus | null; onOp
   const { slice } = device.state();
   const entry = slice.get('entry', id);
   const tag = entry && slice.get('enclosure', entry.enclosure)?.tag;
-  if (!entry || !tag) return null;
   return (
     <a
       className="line"
@@ -102,10 +101,8 @@ function Stop({ id, status, onOpen }: { id: Id; status: EntryStatus | null; onOp
     >
       <Mark status={status} />
       <span>
-        <b>
-          {tag}, entry {entry.label}
-        </b>
-        <small>{kindTitle(entry.kind)}</small>
+        <b>{entry && tag ? `${tag}, entry ${entry.label}` : 'An entry'}</b>
+        <small>{entry && tag ? kindTitle(entry.kind) : 'not on this device'}</small>
       </span>
     </a>
   );
@@ -116,3 +113,5 @@ function Mark({ status }: { status: EntryStatus | null }) {
   const state = status?.state ?? 'incomplete';
   return <SealGlyph state={glyphOfState(state)} size={28} label={STATE_WORDS[state]} />;
 }
+
+export default WalkList;

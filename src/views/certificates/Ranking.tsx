@@ -88,7 +88,7 @@ function Candidates({ ranked, children }: CandidatesProps) {
           { id: 'verdict', label: 'Show', options: [['', 'every size'], ...Object.entries(VERDICT_WORDS)] },
         ]}
       />
-      {list.of > 0 && list.matching === 0 && <p>Nothing matches. Clear the search.</p>}
+      {list.of !== 0 && list.matching === 0 && <p>Nothing matches. Clear the search.</p>}
       <ol className="bare candidates">{list.rows.map(children)}</ol>
       {list.matching > list.rows.length && (
         <Button variant="default" className="more-places" onClick={list.more}>

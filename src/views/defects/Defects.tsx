@@ -7,28 +7,31 @@ import { now } from '../../client/clock';
 import { defectStatement } from '../../core/words/en/defects';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
-import type { Defect } from '../../core/record/types';
-import { count, day } from '../../core/words/en/format';
-import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/en/labels';
-import { ListTable, type Column } from '../../ui/list/ListTable';
+import { ListTable } from '../../ui/list/ListTable';
 import { listed, naturally, type Listed } from '../../ui/list/source';
-import type { Filter } from '../../ui/list/use-list';
 import { parameter } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
+import { COLUMNS, FILTERS, lineOf, rowClass, type LedgerLine } from './ledger';
 import './defects.css';
 
+const FarLedger = fetched(() => import('./FarLedger'));
 const DefectDetail = fetched(() => import('./DefectDetail'));
-
-/** A defect with the words of where it is. */
-interface LedgerLine {
-  defect: Defect;
-  where: string;
-  overdue: boolean;
-}
 
 /** The ledger of a site's defects, by due date. */
 export default function Defects() {
-  return <Root view="defects">{(state) => <Ledger state={state} />}</Root>;
+  return (
+    <Root view="defects">
+      {(state) =>
+        state.part ? (
+          <Later>
+            <FarLedger state={state} />
+          </Later>
+        ) : (
+          <Ledger state={state} />
+        )
+      }
+    </Root>
+  );
 }
 
 function Ledger({ state }: ViewProps) {
@@ -67,7 +70,7 @@ function Ledger({ state }: ViewProps) {
             <DefectDetail defect={defect} overdue={overdue} />
           </Later>
         )}
-        rowClass={({ defect: { severity } }) => `level-${severity} state-${LEVEL_STATES[severity]}`}
+        rowClass={rowClass}
         beside={entry && <Button variant="default" onClick={() => setEntry(null)}>One entry only ×</Button>}
         empty={
           <div className="empty">
@@ -79,22 +82,6 @@ function Ledger({ state }: ViewProps) {
     </Box>
   ); // prettier-ignore
 }
-
-/** How the mark of a level is coloured. */
-const LEVEL_STATES = { 4: 'failed', 3: 'failed', 2: 'close', 1: 'none' } as const;
-
-const FILTERS: readonly Filter[] = [
-  {
-    id: 'state',
-    label: 'State',
-    options: [['', 'All states'], ['unproven', 'Not proven yet'], ...Object.entries(DEFECT_STATE_WORDS)],
-  },
-  {
-    id: 'level',
-    label: 'Level',
-    options: [['', 'All levels'], ...([4, 3, 2, 1] as const).map((n) => [`${n}`, `${n}: ${SEVERITY_WORDS[n]}`] as const)],
-  },
-]; // prettier-ignore
 
 /** How the ledger is searched, filtered and sorted. */
 const LISTED: Listed<LedgerLine> = {
@@ -113,67 +100,11 @@ const LISTED: Listed<LedgerLine> = {
   },
 }; // prettier-ignore
 
-const COLUMNS: readonly Column<LedgerLine>[] = [
-  {
-    id: 'where',
-    title: 'Where',
-    sorts: true,
-    cell: ({ defect, where }) => (
-      <>
-        <span className="level figures" role="img" aria-label={`Level ${defect.severity}`}>
-          {defect.severity}
-        </span>
-        <span>
-          <b>{where}</b>
-          <small className="quiet">{besideWords(defect)}</small>
-        </span>
-      </>
-    ),
-  },
-  {
-    id: 'due',
-    title: 'Due',
-    sorts: true,
-    cell: ({ defect, overdue }) => (
-      <>
-        <b className="figures">{day(defect.due)}</b>
-        <small className={overdue ? 'tone-failed overdue' : 'quiet'}>
-          {!overdue ? SEVERITY_WORDS[defect.severity] : defect.state === 'done' ? 'overdue: not proven' : 'overdue'}
-        </small>
-      </>
-    ),
-  },
-  { id: 'statement', title: 'What fails', cell: ({ defect }) => <span className="statement">{defectStatement(defect)}</span> },
-  {
-    id: 'state',
-    title: 'State, owner',
-    sorts: true,
-    cell: ({ defect }) => (
-      <>
-        <b>{DEFECT_STATE_WORDS[defect.state]}</b>
-        <small className="quiet">{defect.owner ?? 'no owner'}</small>
-      </>
-    ),
-  },
-]; // prettier-ignore
-
-/** "E-11, repeat 1, 2 photos". */
-const besideWords = ({ check, repeats, photos }: Defect): string =>
-  [
-    check ?? 'Observation',
-    repeats > 0 && `repeat ${repeats}`,
-    photos.length > 0 && count(photos.length, 'photo'),
-  ]
-    .filter(Boolean)
-    .join(', ');
-
 function linesOf(slice: Slice, site: string): LedgerLine[] {
   const today = dayIn(now(), slice.get('site', site)?.timeZone ?? 'UTC');
   return slice.by('defect', 'site', site).map((defect) => {
     const entry = slice.get('entry', defect.entry);
     const tag = entry ? (slice.get('enclosure', entry.enclosure)?.tag ?? '') : '';
-    // Done is not proven: until it is, its day counts.
-    const overdue = defect.state !== 'proven' && defect.due < today;
-    return { defect, where: `${tag}, entry ${entry?.label ?? ''}`, overdue };
+    return lineOf(defect, `${tag}, entry ${entry?.label ?? ''}`, today);
   });
 }

@@ -1,5 +1,7 @@
-import { Button, Group, Modal } from '@mantine/core';
-import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { Suspense, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { fetched } from '../../ui/fetched';
+
+const LeaveDialog = fetched(() => import('./LeaveDialog'));
 
 /** Something that leaves a form: asked first when something is typed in it that is not saved. */
 export interface Leave {
@@ -40,24 +42,9 @@ export function useLeave(): Leave {
     onDirty,
     then: (go) => (typed.current !== null ? setGoing({ go }) : go()),
     dialog: (
-      <Modal opened={going !== null} onClose={stay} title="Leave without saving?">
-        <p>Something is typed in this form that is not saved. It is lost if you leave.</p>
-        <Group>
-          <Button data-autofocus onClick={stay}>
-            Stay
-          </Button>
-          <Button
-            variant="default"
-            onClick={() => {
-              typed.current = null;
-              setGoing(null);
-              going!.go();
-            }}
-          >
-            Leave
-          </Button>
-        </Group>
-      </Modal>
+      <Suspense fallback={null}>
+        {going && <LeaveDialog onStay={stay} onLeave={() => { typed.current = null; setGoing(null); going.go(); }} />}
+      </Suspense>
     ),
   };
-}
+} // prettier-ignore

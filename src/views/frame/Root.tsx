@@ -36,7 +36,8 @@ import type { DeviceState } from '../../device/device';
 import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
 import { cssVariables, theme } from '../../ui/theme';
-import { onSaid, startDevice, useDeviceLater, type Said as SaidNews } from '../hand/hand';
+import { useAddress } from '../hand/address';
+import { device, onSaid, startDevice, useDeviceLater, type Said as SaidNews } from '../hand/hand';
 import { ErrorBoundary } from './ErrorBoundary';
 import { Head } from './Head';
 import { viewKeys } from './view-keys';
@@ -45,6 +46,7 @@ import { Notices } from './Notices';
 
 const Palette = fetched(() => import('./Palette'));
 const WhoAreYou = fetched(() => import('./WhoAreYou'));
+const NotHere = fetched(() => import('./NotHere'));
 const KeyList = fetched(() => import('./KeyList'));
 const Voice = fetched(() => import('./Voice'));
 
@@ -94,7 +96,11 @@ function Frame({ view, siteless = false, children }: FrameProps) {
           <Notices state={state} />
           <ErrorBoundary>
             <Content state={state} siteless={siteless}>
-              {children}
+              {(open) => (
+                <WithEntry view={view} state={open}>
+                  {children}
+                </WithEntry>
+              )}
             </Content>
           </ErrorBoundary>
         </AppShell.Main>
@@ -150,6 +156,25 @@ function Content({
       <h1>Opening the site …</h1>
     </main>
   );
+}
+
+/** Views that work on one entry. */
+const ON_ENTRY: readonly ViewName[] = ['bench', 'transit', 'makeoff', 'certificates', 'desk'];
+
+/** Of a large site, the entry that the address names comes along before the view is shown. */
+function WithEntry({
+  view,
+  state,
+  children,
+}: ViewProps & { view: ViewName; children: (state: ViewProps['state']) => ReactNode }) {
+  const [{ entry }] = useAddress('entry');
+  if (state.part && entry !== null && ON_ENTRY.includes(view) && !device.along.isHere(entry))
+    return (
+      <Suspense fallback={null}>
+        <NotHere key={entry} entry={entry} site={state.site} />
+      </Suspense>
+    );
+  return <>{children(state)}</>;
 }
 
 const Who = ({ state: { people } }: { state: DeviceState }) => (

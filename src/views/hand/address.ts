@@ -1,6 +1,9 @@
 import { useCallback, useEffect, useState } from 'react';
 import { parameter } from './hand';
 
+/** Whoever follows the address: the frame follows what a view changes in it. */
+const followers = new Set<() => void>();
+
 type Read<N extends string> = Record<N, string | null>;
 
 /**
@@ -16,9 +19,17 @@ export function useAddress<N extends string>(
 ): [Read<N>, (next: Partial<Read<N>>, how?: 'push' | 'replace') => void] {
   const [values, setValues] = useState(() => read(names));
   useEffect(() => {
-    const back = () => setValues(read(names));
+    const back = () =>
+      setValues((before) => {
+        const next = read(names);
+        return names.every((name) => before[name] === next[name]) ? before : next;
+      });
     window.addEventListener('popstate', back);
-    return () => window.removeEventListener('popstate', back);
+    followers.add(back);
+    return () => {
+      window.removeEventListener('popstate', back);
+      followers.delete(back);
+    };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the names of a view are always the same
   }, []);
   const open = useCallback((next: Partial<Read<N>>, how: 'push' | 'replace' = 'push') => {
@@ -29,7 +40,7 @@ export function useAddress<N extends string>(
     }
     if (how === 'push') history.pushState(null, '', address);
     else history.replaceState(null, '', address);
-    setValues((before) => ({ ...before, ...next }));
+    for (const follow of followers) follow();
   }, []);
   return [values, open];
 }

@@ -1,6 +1,4 @@
-import { ActionIcon, Group, SegmentedControl } from '@mantine/core';
-import '@mantine/core/styles/ActionIcon.layer.css';
-import { IconMinus, IconPlus, IconZoomReset } from '@tabler/icons-react';
+import { Group, SegmentedControl } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import type { Area, Enclosure, Id } from '../../core/record/types';
@@ -11,14 +9,14 @@ import { glyphOfState } from '../../ui/glyph-state';
 import { GlyphShapes } from '../../ui/heart/SealGlyph';
 import { surfaceOf } from '../hand/surface';
 import type { Stop } from './stop';
+import { cut, zoneWords } from './plan-words';
 import { useZoom } from './use-zoom';
+import { ZoomButtons } from './ZoomButtons';
 
 /** Size of a mark, m per unit of its drawing. */
 const MARK_M = 0.085;
 /** Under so many pixels a mark is no mark any more: one stands for its enclosure. */
 const LEAST_MARK_PX = 11;
-/** Width of a letter over its height, about. */
-const LETTER = 0.56;
 
 /** What is laid over the plan. */
 type Overlay = 'state' | 'defects' | 'overdue';
@@ -91,22 +89,6 @@ export function Plan({ areas, enclosures, stops, shows, counts }: PlanProps) {
         </g>
       </svg>
     </>
-  );
-}
-
-function ZoomButtons({ by, reset }: { by: (factor: number) => void; reset: () => void }) {
-  return (
-    <ActionIcon.Group>
-      <ActionIcon variant="default" size={48} aria-label="Nearer" onClick={() => by(1.5)}>
-        <IconPlus aria-hidden="true" />
-      </ActionIcon>
-      <ActionIcon variant="default" size={48} aria-label="Farther" onClick={() => by(1 / 1.5)}>
-        <IconMinus aria-hidden="true" />
-      </ActionIcon>
-      <ActionIcon variant="default" size={48} aria-label="The whole site" onClick={reset}>
-        <IconZoomReset aria-hidden="true" />
-      </ActionIcon>
-    </ActionIcon.Group>
   );
 }
 
@@ -233,20 +215,4 @@ function Badge({ n, tone }: { n: number; tone: Overlay }) {
       </text>
     </g>
   );
-}
-
-/** A text that stays inside a width, both in units of its letters' height. */
-function cut(text: string, width: number, size: number): string {
-  const most = Math.floor((width - 1) / (size * LETTER));
-  return text.length <= most ? text : `${text.slice(0, Math.max(most - 1, 1))}…`;
-}
-
-function zoneWords({ zone, group, temperatureClass, levelM }: Area): string {
-  const what =
-    zone === null
-      ? 'zone not recorded'
-      : zone === 'unclassified'
-        ? 'unclassified'
-        : `zone ${zone}, ${group ?? 'group not recorded'}${temperatureClass ? ` ${temperatureClass}` : ''}`;
-  return levelM === 0 ? what : `${what}, level ${levelM} m`;
 }

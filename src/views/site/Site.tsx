@@ -1,29 +1,41 @@
-import { Button, SimpleGrid, Stack, Text } from '@mantine/core';
-import '@mantine/core/styles/SimpleGrid.layer.css';
+import { Button, Text } from '@mantine/core';
 import { useState } from 'react';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import type { Slice } from '../../core/record/slice';
-import type { Id, Standing } from '../../core/record/types';
-import { standingState } from '../../core/record/standing';
+import type { Id } from '../../core/record/types';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { count, day } from '../../core/words/en/format';
-import { STATE_WORDS } from '../../core/words/en/labels';
-import { dueWhen, SOON_DAYS, type DueWhen } from '../../core/programme/due-when';
+import { dueWhen, DUE_WHENS, type DueWhen } from '../../core/programme/due-when';
 import { matching, type Query } from '../../ui/list/source';
-import { glyphOfState } from '../../ui/glyph-state';
-import { SealGlyph } from '../../ui/heart/SealGlyph';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
 import { Root, type ViewProps } from '../frame/Root';
 import { useStatuses } from '../hand/hand';
 import { Judging } from './Judging';
 import { Plan, type Counts } from './Plan';
-import type { Stop } from './stop';
+import { stopsOf, type Stop } from './stop';
+import { DueLine, Summary } from './Summary';
 import { listedStops, Stops } from './Stops';
 import './site.css';
 
+const FarSite = fetched(() => import('./FarSite'));
+
 /** Where things stand on a site. */
 export default function Site() {
-  return <Root view="site">{(state) => <SiteOf state={state} />}</Root>;
+  return (
+    <Root view="site">
+      {(state) =>
+        state.part ? (
+          <Later>
+            <FarSite state={state} />
+          </Later>
+        ) : (
+          <SiteOf state={state} />
+        )
+      }
+    </Root>
+  );
 }
 
 function SiteOf({ state }: ViewProps) {
@@ -68,8 +80,8 @@ function SiteOf({ state }: ViewProps) {
       </main>
       <aside aria-label="Entries">
         <Judging />
-        <Summary stops={stops} only={only} onOnly={setOnly} />
-        <DueLine stops={stops} today={today} />
+        <Summary counts={statesOf(stops)} only={only} onOnly={setOnly} />
+        <DueLine counts={dueOf(stops, today)} />
         <WorstDefects slice={slice} site={siteId} timeZone={site.timeZone} />
         <Stops
           slice={slice}
@@ -110,61 +122,18 @@ function countsOf(slice: Slice, site: Id, stops: readonly Stop[], today: string)
   return counts;
 }
 
-function stopsOf(slice: Slice, site: string, statusOf: (entry: Id) => Standing | null): Stop[] {
-  return slice.by('entry', 'site', site).flatMap((entry) => {
-    const enclosure = slice.get('enclosure', entry.enclosure);
-    const area = enclosure && slice.get('area', enclosure.area);
-    if (!area) return [];
-    const status = statusOf(entry.id);
-    return [{ entry, enclosure, area, status, standing: status ? standingState(status) : 'incomplete' }];
-  });
-}
+/** How many entries are in which state. */
+const statesOf = (stops: readonly Stop[]): Record<EntryState, number> =>
+  Object.fromEntries(
+    ENTRY_STATES.map((state) => [state, stops.filter(({ standing }) => standing === state).length]),
+  ) as Record<EntryState, number>;
 
-function Summary({
-  stops,
-  only,
-  onOnly,
-}: {
-  stops: readonly Stop[];
-  only: EntryState | 'all';
-  onOnly: (state: EntryState | 'all') => void;
-}) {
-  return (
-    <SimpleGrid cols={4} spacing={6} role="group" aria-label="Show by state">
-      {ENTRY_STATES.map((state) => (
-        <Button
-          key={state}
-          variant="default"
-          bd={only === state ? '2px solid var(--ink)' : 'var(--hair) solid var(--rule)'}
-          h={76}
-          px={2}
-          aria-pressed={only === state}
-          onClick={() => onOnly(only === state ? 'all' : state)}
-        >
-          <Stack component="span" align="center" gap={2}>
-            <SealGlyph state={glyphOfState(state)} size={22} label="" />
-            <b className="figures">{stops.filter(({ standing }) => standing === state).length}</b>
-            <small>{STATE_WORDS[state]}</small>
-          </Stack>
-        </Button>
-      ))}
-    </SimpleGrid>
-  );
-}
-
-/** What the programme asks for: what is overdue, never inspected, or due next. */
-function DueLine({ stops, today }: { stops: readonly Stop[]; today: string }) {
+/** How many are due when, of those that the programme asks for. */
+function dueOf(stops: readonly Stop[], today: string): Record<DueWhen, number> {
   const due = stops.flatMap(({ status }) => status?.due ?? []);
-  if (due.length === 0) return null;
-  const of = (when: DueWhen) => due.filter((one) => dueWhen(one, today) === when).length;
-  const [overdue, initial, soon] = [of('overdue'), of('initial'), of('soon')];
-  return (
-    <Text size="sm" my={6} role="status" aria-label="Due by programme">
-      <b className={overdue > 0 ? 'tone-failed' : ''}>{overdue} overdue</b> for inspection
-      {initial > 0 && `, ${initial} never inspected as the programme asks`}, {soon} due within {SOON_DAYS}{' '}
-      days.
-    </Text>
-  );
+  return Object.fromEntries(
+    DUE_WHENS.map((when) => [when, due.filter((one) => dueWhen(one, today) === when).length]),
+  ) as Record<DueWhen, number>;
 }
 
 function WorstDefects({ slice, site, timeZone }: { slice: Slice; site: string; timeZone: string }) {

@@ -1,6 +1,9 @@
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import type { Slice } from '../../core/record/slice';
-import type { Area, Due, EntryStatus, Grade } from '../../core/record/types';
+import type { KindId } from '../../core/record/kind-ids';
+import { standingState } from '../../core/record/standing';
+import type { Area, Due, EntryStatus, Grade, Id, Standing } from '../../core/record/types';
+import type { EntryRow } from '../../core/programme/lists';
 import { dueWhen, DUE_WHENS } from '../../core/programme/due-when';
 import { dueBecause, dueWords, WHEN_WORDS } from '../../core/words/en/due';
 import { day } from '../../core/words/en/format';
@@ -10,6 +13,7 @@ import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph, toneOf } from '../../ui/heart/SealGlyph';
 import { ListTable, type Column } from '../../ui/list/ListTable';
 import { listed, naturally, type Listed, type Query } from '../../ui/list/source';
+import type { Filter } from '../../ui/list/use-list';
 import { surfaceOf } from '../hand/surface';
 import type { Stop } from './stop';
 
@@ -47,8 +51,12 @@ export function Stops({
   areas: readonly Area[];
   timeZone: string;
   today: string;
-  onQuery: (query: Query) => void;
+  onQuery?: (query: Query) => void;
 }) {
+  const columns = columnsOf(timeZone, today).map(({ cell, ...column }) => ({
+    ...column,
+    cell: (stop: Stop) => cell(ofStop(stop)),
+  }));
   return (
     <ListTable
       className="stops"
@@ -63,13 +71,9 @@ export function Stops({
           label: 'Area',
           options: [['', 'All areas'], ...areas.map(({ id, name }) => [id, name] as const)],
         },
-        {
-          id: 'due',
-          label: 'By programme',
-          options: [['', 'Any day'], ...DUE_WHENS.map((when) => [when, WHEN_WORDS[when]] as const)],
-        },
+        DUE_FILTER,
       ]}
-      columns={columnsOf(timeZone, today)}
+      columns={columns}
       keyOf={({ entry }) => entry.id}
       hrefOf={({ entry }) => surfaceOf(entry)}
       empty={<p className="quiet">No entry is in this state.</p>}
@@ -77,22 +81,59 @@ export function Stops({
   );
 }
 
+/** By the programme: when entries are due. */
+export const DUE_FILTER: Filter = {
+  id: 'due',
+  label: 'By programme',
+  options: [['', 'Any day'], ...DUE_WHENS.map((when) => [when, WHEN_WORDS[when]] as const)],
+};
+
+/** What a list shows of an entry. */
+export interface Line {
+  id: Id;
+  title: string;
+  kind: KindId;
+  area: string;
+  status: Standing | null;
+  standing: EntryState;
+}
+
+const ofStop = (stop: Stop): Line => ({
+  id: stop.entry.id,
+  title: nameOf(stop),
+  kind: stop.entry.kind,
+  area: stop.area.name,
+  status: stop.status,
+  standing: stop.standing,
+});
+
+/** The same of an entry as the server lists it. */
+export const lineOf = ({ id, title, kind, area, status }: EntryRow): Line => ({
+  id,
+  title,
+  kind,
+  area: area.name,
+  status,
+  standing: standingState(status),
+});
+
 const nameOf = ({ enclosure, entry }: Stop): string => `${enclosure.tag}, entry ${entry.label}`;
 
 const dueKey = (due: Due | null | undefined): string => (due ? (due.day ?? '0') : '9999');
 
-const columnsOf = (timeZone: string, today: string): readonly Column<Stop>[] => [
+/** What a list of entries shows. */
+export const columnsOf = (timeZone: string, today: string): readonly Column<Line>[] => [
   {
     id: 'tag',
     title: 'Entry',
     sorts: true,
-    cell: (stop) => (
+    cell: ({ title, kind, area, standing }) => (
       <>
-        <SealGlyph state={glyphOfState(stop.standing)} size={26} label={STATE_WORDS[stop.standing]} />
+        <SealGlyph state={glyphOfState(standing)} size={26} label={STATE_WORDS[standing]} />
         <span>
-          <b>{nameOf(stop)}</b>
+          <b>{title}</b>
           <small className="quiet">
-            {kindTitle(stop.entry.kind)}, {stop.area.name}
+            {kindTitle(kind)}, {area}
           </small>
         </span>
       </>

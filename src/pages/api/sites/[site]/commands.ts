@@ -1,14 +1,11 @@
-import { HttpError } from '../../../../server/base/error';
-import { endpoint, json, needSite } from '../../../../server/http/endpoint';
 import { commandsAfter } from '../../../../server/app/sync';
+import { lineAsk } from '../../../../server/http/asking';
+import { endpoint, json, needSite } from '../../../../server/http/endpoint';
 
 export const prerender = false;
 
+/** The commands after a line of the journal. */
 export const GET = endpoint((call) => {
-  const after = Number(call.url.searchParams.get('after') ?? 'x');
-  if (!Number.isInteger(after) || after < 0) {
-    throw new HttpError(422, 'invalid', 'after must be the number of a journal line.', 'after');
-  }
-  const hash = call.url.searchParams.get('hash') ?? '';
+  const { after, hash } = lineAsk(call.url);
   return json(commandsAfter(needSite(call).store, after, hash));
 });

@@ -1,6 +1,6 @@
-import { snapshotOf } from '../../../../server/app/sync';
+import { firstCopyOf } from '../../../../server/app/sync';
 import { endpoint, jsonText, needSite } from '../../../../server/http/endpoint';
 
 export const prerender = false;
 
-export const GET = endpoint((call) => jsonText(snapshotOf(needSite(call).store)));
+export const GET = endpoint((call) => jsonText(firstCopyOf(needSite(call).store, call.app.wholeMost)));

@@ -1,0 +1,11 @@
+import { newsAfter } from '../../../../server/app/sync';
+import { lineAsk } from '../../../../server/http/asking';
+import { endpoint, json, needSite } from '../../../../server/http/endpoint';
+
+export const prerender = false;
+
+/** What has been altered after a line of the journal. */
+export const GET = endpoint((call) => {
+  const { after, hash } = lineAsk(call.url);
+  return json(newsAfter(needSite(call).store, after, hash));
+});

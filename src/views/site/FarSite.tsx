@@ -1,0 +1,144 @@
+import { Button, Group, Text } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { lists } from '../../client/lists';
+import { now } from '../../client/clock';
+import { dayIn } from '../../core/record/calendar';
+import type { EntryState } from '../../core/record/finding';
+import type { Area, Id } from '../../core/record/types';
+import { count } from '../../core/words/en/format';
+import { FarTable } from '../../ui/list/FarTable';
+import type { Column } from '../../ui/list/ListTable';
+import type { FarSource } from '../../ui/list/source';
+import type { ViewProps } from '../frame/Root';
+import { surfaceOf } from '../hand/surface';
+import { AreaGroups } from './AreaGroups';
+import { useAsked } from '../hand/use-asked';
+import { Judging } from './Judging';
+import { OnDevice } from './OnDevice';
+import { DueLine, Summary } from './Summary';
+import { columnsOf, DUE_FILTER, lineOf, Stops, type Line } from './Stops';
+import { stopsOf } from './stop';
+import { useStatuses } from '../hand/hand';
+
+/** Where things stand on a site that is too large to lie on a device: asked of the server, page by page. */
+export default function FarSite({ state }: ViewProps) {
+  const { slice, site: siteId } = state;
+  const site = slice.get('site', siteId)!;
+  const today = dayIn(now(), site.timeZone);
+  const areas = slice.by('area', 'site', siteId);
+  const [only, setOnly] = useState<EntryState | 'all'>('all');
+  const [area, setArea] = useState<Id | null>(null);
+  const [asked, setAsked] = useState(0);
+  const counts = useAsked((signal) => lists.counts(siteId, signal), `${siteId} ${asked}`);
+  const groups = useAsked((signal) => lists.areas(siteId, signal), `${siteId} ${asked}`);
+  const of = counts.answer?.of ?? null;
+  const source = useMemo(
+    () => farEntries(siteId, { state: only === 'all' ? null : only, area, of, version: asked }),
+    [siteId, only, area, of, asked],
+  );
+  return (
+    <div className="site">
+      <main id="main">
+        <Group className="title" gap="sm">
+          <h1>{site.name}</h1>
+          <Text c="dimmed" style={{ flex: 1 }}>
+            {count(of ?? 0, 'entry', 'entries')} in {count(areas.length, 'area')}
+          </Text>
+          <Button variant="default" onClick={() => setAsked(asked + 1)}>
+            Ask again
+          </Button>
+        </Group>
+        {groups.problem && <Away problem={groups.problem} />}
+        <AreaGroups areas={areas} counts={groups.answer ?? []} chosen={area} onChoose={setArea} />
+        <OnDevice state={state} area={areas.find(({ id }) => id === area) ?? null} />
+      </main>
+      <aside aria-label="Entries">
+        <Judging />
+        {counts.answer && (
+          <>
+            <Summary counts={counts.answer.state} only={only} onOnly={setOnly} />
+            <DueLine counts={counts.answer.due} />
+          </>
+        )}
+        {counts.problem ? (
+          <Here state={state} today={today} />
+        ) : (
+          <Entries site={siteId} source={source} columns={columnsOf(site.timeZone, today)} area={areas.find(({ id }) => id === area) ?? null} onAll={() => setArea(null)} />
+        )}
+      </aside>
+    </div>
+  ); // prettier-ignore
+}
+
+function Entries({
+  site,
+  source,
+  columns,
+  area,
+  onAll,
+}: {
+  site: Id;
+  source: FarSource<Line>;
+  columns: readonly Column<Line>[];
+  area: Area | null;
+  onAll: () => void;
+}) {
+  return (
+    <FarTable
+      className="stops"
+      label="Entries"
+      source={source}
+      start={{ sort: 'tag' }}
+      search="Search entries"
+      placeholder="Tag, cable, kind"
+      filters={[DUE_FILTER]}
+      columns={columns}
+      keyOf={({ id }) => id}
+      hrefOf={({ id, kind }) => surfaceOf({ id, kind, site })}
+      beside={area && <Button variant="default" onClick={onAll}>{area.name} only ×</Button>}
+      empty={<p className="empty">No entry yet. Make an area, an enclosure and its entries under Dossier.</p>}
+    />
+  ); // prettier-ignore
+}
+
+const Away = ({ problem }: { problem: string }) => (
+  <p role="alert" className="tone-failed">
+    {problem} What was taken along is here all the same.
+  </p>
+);
+
+/** Entries that are on this device, while the server is away. */
+function Here({ state, today }: ViewProps & { today: string }) {
+  const { slice, site } = state;
+  const statusOf = useStatuses();
+  const stops = stopsOf(slice, site, statusOf).filter(({ status }) => status !== null);
+  const areas = slice.by('area', 'site', site);
+  return (
+    <>
+      <Text size="sm" my={6} role="status">
+        Away from the server: the {count(stops.length, 'entry', 'entries')} on this device.
+      </Text>
+      <Stops slice={slice} stops={stops} areas={areas} timeZone={slice.get('site', site)!.timeZone} today={today} />
+    </>
+  );
+} // prettier-ignore
+
+/** The list of entries as the server has it. */
+function farEntries(
+  site: Id,
+  { version, of, ...only }: { state: string | null; area: Id | null; of: number | null; version: number },
+): FarSource<Line> {
+  return {
+    version: JSON.stringify({ ...only, of, version }),
+    ask: async (query, after, signal) => {
+      const asked = { ...only, due: query.only.due ?? null, q: query.text, sort: query.sort, after };
+      const page = await lists.entries(site, asked, signal);
+      return {
+        rows: page.rows.map(lineOf),
+        next: page.next,
+        matching: page.matching ?? 0,
+        of,
+      };
+    },
+  };
+}

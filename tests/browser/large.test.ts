@@ -1,0 +1,133 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import {
+  clickText,
+  labelled,
+  openAs,
+  openBrowser,
+  openPage,
+  serveDemo,
+  waitForText,
+  type Served,
+} from './harness';
+
+/** The day on which the generated plant is looked at. */
+const NOW = '2026-11-02T09:00:00.000Z';
+/** More than a device keeps whole. */
+const ENTRIES = 1100;
+
+let folder: string;
+let served: Served;
+let browser: Browser;
+let close: () => Promise<void>;
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'yendral-large-'));
+  const generate = ['dist/cli/generate.mjs', '--data', folder, '--entries', String(ENTRIES), '--seed', '4'];
+  execFileSync(process.execPath, generate, { stdio: 'ignore' });
+  served = await serveDemo({ data: folder, now: NOW, empty: true });
+  ({ browser, close } = await openBrowser());
+}, 300_000);
+afterAll(async () => {
+  await close();
+  await served.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const elements = (page: Page) => page.$$eval('*', (all) => all.length);
+const rows = (page: Page) => page.$$eval('.stops [data-row]', (all) => all.map((row) => row.textContent));
+/** Entries of the round under way, by the walk that stands beside the bench. */
+const walk = (page: Page) => page.$$eval('.walk a', (all) => all.map((a) => a.textContent));
+
+describe('a site that is too large to lie on a device', () => {
+  it('is listed, searched, filtered and counted by the server, and draws what is in view', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/site/?site=greyholm');
+    await waitForText(page, '.stops [role="status"]', `${ENTRIES} of ${ENTRIES}`);
+    expect(await elements(page)).toBeLessThan(5000);
+    await (await labelled(page, 'Search entries')).type('hc-1 gland');
+    await page.waitForFunction(() => {
+      const found = [...document.querySelectorAll('.stops [data-row]')];
+      return found.length > 0 && found.every((row) => row.textContent?.includes('HC-1'));
+    });
+    await (await labelled(page, 'Search entries')).type('x no such thing');
+    await waitForText(page, '.stops', 'Nothing matches.');
+    await page.goto(`${served.address}/site/?site=greyholm`);
+    await page.waitForSelector('.stops [data-row]');
+    await clickText(page, '[aria-label="Show by state"] button', 'Not sound');
+    await page.waitForFunction(
+      () => [...document.querySelectorAll('.stops [data-row]')].every((row) => row.querySelector('[aria-label="Not sound"]')),
+    );
+    // An area of the plan shows its own alone.
+    await page.$eval('.plan [role="button"]', (area) => area.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    await waitForText(page, '.stops button', 'only ×');
+    expect(await elements(page)).toBeLessThan(5000);
+    // Scrolled to its end, further pages come.
+    await page.goto(`${served.address}/site/?site=greyholm`);
+    await page.waitForSelector('.stops [data-row]');
+    const first = (await rows(page))[0];
+    await page.waitForFunction(() => {
+      const box = document.querySelector('.list-box')!;
+      box.scrollTop = box.scrollHeight;
+      return box.scrollHeight > 20_000;
+    }, { polling: 200 });
+    expect(await rows(page)).not.toContain(first);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('an entry comes along when it is opened; a round that was taken along is inspected without a signal', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/site/?site=greyholm');
+    await waitForText(page, '[aria-label="On this device"]', 'Nothing yet');
+    await (await labelled(page, 'Search entries')).type('hc-1 gland');
+    await page.waitForFunction(() => document.querySelector('.stops [data-row]')?.textContent?.includes('HC-1'));
+    await page.click('.stops [data-row] a');
+    await waitForText(page, '.bench h1', 'HC-1');
+    // It is kept beside the page, in a moment.
+    await new Promise((done) => setTimeout(done, 1000));
+    await page.goto(`${served.address}/site/?site=greyholm`);
+    await waitForText(page, '[aria-label="On this device"]', '1 entry opened here');
+    await clickText(page, '[aria-label="On this device"] button', 'Take along');
+    await page.waitForFunction(
+      () => [...document.querySelectorAll('[aria-label="On this device"] button')].every((b) => b.textContent === 'Leave behind'),
+    );
+    await waitForText(page, '[aria-label="On this device"]', 'MB fetched');
+    // The bench opens on the round that is here.
+    await page.goto(`${served.address}/bench/?site=greyholm`);
+    await page.waitForSelector('.walk a');
+    expect((await walk(page)).join()).not.toContain('not on this device');
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await page.setOfflineMode(true);
+    await (await page.$$('.walk a'))[1]!.click();
+    await page.waitForSelector('.walk li[aria-posinset="2"][aria-current="step"]');
+    await page.keyboard.press('Space');
+    await waitForText(page, 'body', '1 record waiting');
+    // What is not here says so, and what to do.
+    const { entry } = await page.evaluate(async () => ({ entry: new URLSearchParams(location.search).get('entry') }));
+    expect(entry).not.toBeNull();
+    await page.goto(`${served.address}/bench/?site=greyholm&entry=nowhere`);
+    await waitForText(page, 'h1', 'Not on this device');
+    await page.setOfflineMode(false);
+    await page.goto(`${served.address}/bench/?site=greyholm&entry=${entry}`);
+    await waitForText(page, '[role="status"]', 'Everything sent');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('its defects are listed by the server, and opened where they stand', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/defects/?site=greyholm');
+    await page.waitForSelector('.ledger [data-row] button.line');
+    await page.click('.ledger [data-row] button.line');
+    await labelled(page, 'What has to be done');
+    expect(new URL(page.url()).searchParams.get('defect')).not.toBeNull();
+    await (await labelled(page, 'Level')).select('4');
+    await waitForText(page, '.ledger', 'found');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+}); // prettier-ignore
