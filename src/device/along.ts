@@ -1,3 +1,4 @@
+import { ApiError } from '../client/api';
 import type { Scope } from '../core/record/closure';
 import type { Slice } from '../core/record/slice';
 import type { Id } from '../core/record/types';
@@ -37,7 +38,7 @@ export class Along {
    * @throws ApiError
    */
   async take(more: Partial<Scope>): Promise<void> {
-    await this.copy.parts?.take(this.copy, this.courier, more);
+    await (await taking()).take(this.copy, this.courier, more);
   }
 
   /**
@@ -46,6 +47,12 @@ export class Along {
    * @throws ApiError
    */
   async leave(less: Partial<Scope>): Promise<void> {
-    await this.copy.parts?.leave(this.copy, this.courier, less);
+    await (await taking()).leave(this.copy, this.courier, less);
   }
 }
+
+/** @throws ApiError with status 0 while the program cannot be had whole */
+const taking = () =>
+  import('./taking').catch(() => {
+    throw new ApiError(0, 'unreached', 'The program cannot be read whole; try again.');
+  });

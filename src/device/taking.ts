@@ -1,0 +1,69 @@
+import { api } from '../client/api';
+import { joined, namedIn, NOTHING, type Scope } from '../core/record/closure';
+import type { Id } from '../core/record/types';
+import type { Copy } from './copy';
+import type { Courier } from './courier';
+import { sliceOf } from './snapshot';
+
+// Opened by along.ts when something is taken along or left behind.
+
+/** Entries that stay on a device because they were looked at. Chosen: a day's way through a plant. */
+const MOST_VISITED = 60;
+/** Times that something is asked for which came too late. */
+const MOST_TRIES = 3;
+
+/**
+ * Takes more of a large site along.
+ *
+ * @throws ApiError
+ */
+export async function take(copy: Copy, courier: Courier, more: Partial<Scope>): Promise<void> {
+  const { head } = copy;
+  if (!head?.scope) return;
+  const scope = { ...NOTHING, ...more };
+  const { entries } = head.scope;
+  const full = entries.length + scope.entries.length > MOST_VISITED;
+  const few = scope.rounds.length + scope.areas.length === 0;
+  if (few && !full) return add(copy, courier, head.site, scope);
+  // Much comes as one text with what is here already, which is kept sooner than record by record. What was looked at
+  // long ago goes, so that a device does not fill up by itself.
+  const kept = full ? { ...head.scope, entries: entries.slice(-MOST_VISITED / 2) } : head.scope;
+  await retake(copy, courier, head.site, joined(kept, scope));
+}
+
+async function add(copy: Copy, courier: Courier, site: Id, scope: Scope): Promise<void> {
+  for (let i = 0; i < MOST_TRIES; i++) {
+    const { body, text } = await api.part(site, scope);
+    if (site !== courier.wanted || !copy.head?.scope) return;
+    if (copy.add(body, scope, text.length)) break;
+    // What came is older than what is here, or of another journal: the news say which.
+    await courier.refresh();
+  }
+  await courier.refresh();
+  // It is taken once it is kept.
+  await copy.settle();
+}
+
+/** Takes another part of a site along, in place of what is here. */
+async function retake(copy: Copy, courier: Courier, site: Id, scope: Scope): Promise<void> {
+  const { body, text } = await (namedIn(scope) > 0 ? api.part(site, scope) : api.snapshot(site));
+  if (site !== courier.wanted) return;
+  await copy.replace(site, body, sliceOf(body), text);
+  await courier.refresh();
+}
+
+/**
+ * Leaves something behind that was taken along.
+ *
+ * @throws ApiError
+ */
+export async function leave(copy: Copy, courier: Courier, less: Partial<Scope>): Promise<void> {
+  const { head } = copy;
+  if (!head?.scope) return;
+  const without = (of: readonly Id[], gone: readonly Id[] = []) => of.filter((id) => !gone.includes(id));
+  await retake(copy, courier, head.site, {
+    rounds: without(head.scope.rounds, less.rounds),
+    areas: without(head.scope.areas, less.areas),
+    entries: without(head.scope.entries, less.entries),
+  });
+}
