@@ -24,7 +24,7 @@ export function listAsk({ searchParams }: URL): ListAsk {
 
 /** The line of a journal that an address asks after, and its hash as the asker knows it; empty where they do not. */
 export function lineAsk({ searchParams }: URL): { after: number; hash: string } {
-  const after = Number(searchParams.get('after') ?? 'x');
+  const after = Number(searchParams.get('after') || 'x');
   if (!Number.isInteger(after) || after < 0)
     throw new HttpError(422, 'invalid', 'after must be the number of a journal line.', 'after');
   return { after, hash: searchParams.get('hash') ?? '' };

@@ -2,7 +2,6 @@ import { Box, Button } from '@mantine/core';
 import { useState } from 'react';
 import { fetched } from '../../ui/fetched';
 import { Later } from '../../ui/Later';
-import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
 import { defectStatement } from '../../core/words/en/defects';
 import { dayIn } from '../../core/record/calendar';
@@ -11,7 +10,7 @@ import { ListTable } from '../../ui/list/ListTable';
 import { listed, naturally, type Listed } from '../../ui/list/source';
 import { parameter } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
-import { COLUMNS, FILTERS, lineOf, rowClass, type LedgerLine } from './ledger';
+import { COLUMNS, FILTERS, LedgerTitle, lineOf, NO_DEFECT, rowClass, type LedgerLine } from './ledger';
 import './defects.css';
 
 const FarLedger = fetched(() => import('./FarLedger'));
@@ -44,15 +43,7 @@ function Ledger({ state }: ViewProps) {
   const led = parameter('defect') !== null || parameter('entry') !== null;
   return (
     <Box component="main" id="main" className="page" maw={1240} w="100%" mx="auto">
-      <div className="title">
-        <h1 style={{ flex: 1 }}>Defects</h1>
-        <Button component="a" variant="default" href={exportAddress(site, 'defects.csv')} download>
-          Export CSV
-        </Button>
-        <Button component="a" variant="default" href={exportAddress(site, 'defects.json')} download>
-          Export JSON
-        </Button>
-      </div>
+      <LedgerTitle site={site} />
       <ListTable
         className="ledger"
         label="Defects"
@@ -72,12 +63,7 @@ function Ledger({ state }: ViewProps) {
         )}
         rowClass={rowClass}
         beside={entry && <Button variant="default" onClick={() => setEntry(null)}>One entry only ×</Button>}
-        empty={
-          <div className="empty">
-            <h2>No defects yet</h2>
-            <p>A failed check on the bench raises one with a single key.</p>
-          </div>
-        }
+        empty={NO_DEFECT}
       />
     </Box>
   ); // prettier-ignore

@@ -1,6 +1,5 @@
 import { Box, Button, Text } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
-import { exportAddress } from '../../client/api';
 import { now } from '../../client/clock';
 import { lists } from '../../client/lists';
 import { dayIn } from '../../core/record/calendar';
@@ -11,7 +10,7 @@ import type { ViewProps } from '../frame/Root';
 import { useAddress } from '../hand/address';
 import { device } from '../hand/hand';
 import DefectDetail from './DefectDetail';
-import { COLUMNS, FILTERS, lineOf, rowClass, type LedgerLine } from './ledger';
+import { COLUMNS, FILTERS, LedgerTitle, lineOf, NO_DEFECT, rowClass, type LedgerLine } from './ledger';
 
 /** The ledger of a site that is too large to lie on a device: asked of the server, page by page. */
 export default function FarLedger({ state: { slice, site } }: ViewProps) {
@@ -21,15 +20,11 @@ export default function FarLedger({ state: { slice, site } }: ViewProps) {
   const source = useMemo(() => farDefects(site, entry, today, asked), [site, entry, today, asked]);
   return (
     <Box component="main" id="main" className="page" maw={1240} w="100%" mx="auto">
-      <div className="title">
-        <h1 style={{ flex: 1 }}>Defects</h1>
+      <LedgerTitle site={site}>
         <Button variant="default" onClick={() => setAsked(asked + 1)}>
           Ask again
         </Button>
-        <Button component="a" variant="default" href={exportAddress(site, 'defects.csv')} download>
-          Export CSV
-        </Button>
-      </div>
+      </LedgerTitle>
       <FarTable
         className="ledger"
         label="Defects"
@@ -45,12 +40,7 @@ export default function FarLedger({ state: { slice, site } }: ViewProps) {
         detail={(line) => <Detail key={line.defect.id} line={line} />}
         rowClass={rowClass}
         beside={entry && <Button variant="default" onClick={() => follow({ entry: null })}>One entry only ×</Button>}
-        empty={
-          <div className="empty">
-            <h2>No defects yet</h2>
-            <p>A failed check on the bench raises one with a single key.</p>
-          </div>
-        }
+        empty={NO_DEFECT}
       />
     </Box>
   ); // prettier-ignore

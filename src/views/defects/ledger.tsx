@@ -1,5 +1,8 @@
+import { Button } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { exportAddress } from '../../client/api';
 import { defectStatement } from '../../core/words/en/defects';
-import type { Defect } from '../../core/record/types';
+import type { Defect, Id } from '../../core/record/types';
 import { count, day } from '../../core/words/en/format';
 import { DEFECT_STATE_WORDS, SEVERITY_WORDS } from '../../core/words/en/labels';
 import type { Column } from '../../ui/list/ListTable';
@@ -21,6 +24,33 @@ export const lineOf = (defect: Defect, where: string, today: string): LedgerLine
 
 /** How the mark of a level is coloured. */
 const LEVEL_STATES = { 4: 'failed', 3: 'failed', 2: 'close', 1: 'none' } as const;
+
+/** The name of the view, and its files. */
+export const LedgerTitle = ({ site, children }: { site: Id; children?: ReactNode }) => (
+  <div className="title">
+    <h1 style={{ flex: 1 }}>Defects</h1>
+    {children}
+    {(['csv', 'json'] as const).map((type) => (
+      <Button
+        key={type}
+        component="a"
+        variant="default"
+        href={exportAddress(site, `defects.${type}`)}
+        download
+      >
+        Export {type.toUpperCase()}
+      </Button>
+    ))}
+  </div>
+);
+
+/** What to do first where there is none. */
+export const NO_DEFECT = (
+  <div className="empty">
+    <h2>No defects yet</h2>
+    <p>A failed check on the bench raises one with a single key.</p>
+  </div>
+);
 
 /** By state and by level. */
 export const FILTERS: readonly Filter[] = [

@@ -30,7 +30,7 @@ import '@mantine/core/styles/AppShell.layer.css';
 import '@mantine/core/styles/Kbd.layer.css';
 import '@mantine/core/styles/Tabs.layer.css';
 import '@mantine/core/styles/SegmentedControl.layer.css';
-import { AppShell, Button, MantineProvider } from '@mantine/core';
+import { AppShell, Button, MantineProvider, Text } from '@mantine/core';
 import { Suspense, useDeferredValue, useEffect, useState, type ReactNode } from 'react';
 import type { DeviceState } from '../../device/device';
 import '../../ui/global.css';
@@ -161,6 +161,9 @@ function Content({
 /** Views that work on one entry. */
 const ON_ENTRY: readonly ViewName[] = ['bench', 'transit', 'makeoff', 'certificates', 'desk'];
 
+/** Views that show what is on the device. */
+const ON_DEVICE: readonly ViewName[] = ['dossier', 'certificates', 'mineral', 'transit', 'makeoff', 'clocks'];
+
 /** Of a large site, the entry that the address names comes along before the view is shown. */
 function WithEntry({
   view,
@@ -174,7 +177,16 @@ function WithEntry({
         <NotHere key={entry} entry={entry} site={state.site} />
       </Suspense>
     );
-  return <>{children(state)}</>;
+  return (
+    <>
+      {state.part && ON_DEVICE.includes(view) && (
+        <Text size="sm" px="md" py={6} role="note">
+          A part of this large site is on this device, and this view shows that part. Find shows the rest.
+        </Text>
+      )}
+      {children(state)}
+    </>
+  );
 }
 
 const Who = ({ state: { people } }: { state: DeviceState }) => (

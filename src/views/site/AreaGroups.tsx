@@ -8,8 +8,7 @@ import { layoutSite, type PlannedArea } from '../../drawing/site-plan';
 import { glyphOfState } from '../../ui/glyph-state';
 import { GlyphShapes } from '../../ui/heart/SealGlyph';
 import { cut, zoneWords } from './plan-words';
-import { useZoom } from './use-zoom';
-import { ZoomButtons } from './ZoomButtons';
+import { ZoomedPlan } from './ZoomedPlan';
 
 /** Room for a mark with its number, and for the words of an area, m at scale 1. */
 const [GROUP, WORDS] = [5.4, 4.6] as const;
@@ -24,30 +23,20 @@ interface Props {
 /** The plan of a large site: its areas, each with how many of its entries are in which state. */
 export function AreaGroups({ areas, counts, chosen, onChoose }: Props) {
   const plan = useMemo(() => layoutSite(areas, [], () => 0), [areas]);
-  const { svg, transform, by, reset } = useZoom(plan.view);
   return (
-    <>
-      <ZoomButtons by={by} reset={reset} />
-      <svg
-        ref={svg}
-        className="plan"
-        viewBox={`${plan.view.x} ${plan.view.y} ${plan.view.width} ${plan.view.height}`}
-        role="group"
-        aria-label="Plan of the site, by area"
-      >
-        <g transform={transform}>
-          {plan.areas.map((planned) => (
-            <AreaGroup
-              key={planned.area.id}
-              planned={planned}
-              counts={counts.find(({ area }) => area === planned.area.id) ?? null}
-              chosen={chosen === planned.area.id}
-              onChoose={() => onChoose(chosen === planned.area.id ? null : planned.area.id)}
-            />
-          ))}
-        </g>
-      </svg>
-    </>
+    <ZoomedPlan view={plan.view} label="Plan of the site, by area">
+      {() =>
+        plan.areas.map((planned) => (
+          <AreaGroup
+            key={planned.area.id}
+            planned={planned}
+            counts={counts.find(({ area }) => area === planned.area.id) ?? null}
+            chosen={chosen === planned.area.id}
+            onChoose={() => onChoose(chosen === planned.area.id ? null : planned.area.id)}
+          />
+        ))
+      }
+    </ZoomedPlan>
   );
 }
 

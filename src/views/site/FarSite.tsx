@@ -1,4 +1,4 @@
-import { Button, Group, Text } from '@mantine/core';
+import { Button, Group, NativeSelect, Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { lists } from '../../client/lists';
 import { now } from '../../client/clock';
@@ -33,15 +33,15 @@ export default function FarSite({ state }: ViewProps) {
   const groups = useAsked((signal) => lists.areas(siteId, signal), `${siteId} ${asked}`);
   const of = counts.answer?.of ?? null;
   const source = useMemo(
-    () => farEntries(siteId, { state: only === 'all' ? null : only, area, of, version: asked }),
-    [siteId, only, area, of, asked],
+    () => farEntries(siteId, { state: only === 'all' ? null : only, area, version: asked }),
+    [siteId, only, area, asked],
   );
   return (
     <div className="site">
       <main id="main">
         <Group className="title" gap="sm">
           <h1>{site.name}</h1>
-          <Text c="dimmed" style={{ flex: 1 }}>
+          <Text c="dimmed" flex="1 1 160px">
             {count(of ?? 0, 'entry', 'entries')} in {count(areas.length, 'area')}
           </Text>
           <Button variant="default" onClick={() => setAsked(asked + 1)}>
@@ -63,7 +63,7 @@ export default function FarSite({ state }: ViewProps) {
         {counts.problem ? (
           <Here state={state} today={today} />
         ) : (
-          <Entries site={siteId} source={source} columns={columnsOf(site.timeZone, today)} area={areas.find(({ id }) => id === area) ?? null} onAll={() => setArea(null)} />
+          <Entries site={siteId} source={source} columns={columnsOf(site.timeZone, today)} areas={areas} area={area} onArea={setArea} />
         )}
       </aside>
     </div>
@@ -74,14 +74,16 @@ function Entries({
   site,
   source,
   columns,
+  areas,
   area,
-  onAll,
+  onArea,
 }: {
   site: Id;
   source: FarSource<Line>;
   columns: readonly Column<Line>[];
-  area: Area | null;
-  onAll: () => void;
+  areas: readonly Area[];
+  area: Id | null;
+  onArea: (area: Id | null) => void;
 }) {
   return (
     <FarTable
@@ -95,7 +97,15 @@ function Entries({
       columns={columns}
       keyOf={({ id }) => id}
       hrefOf={({ id, kind }) => surfaceOf({ id, kind, site })}
-      beside={area && <Button variant="default" onClick={onAll}>{area.name} only ×</Button>}
+      beside={
+        <NativeSelect
+          flex="1 1 130px"
+          label="Area"
+          value={area ?? ''}
+          data={[{ value: '', label: 'All areas' }, ...areas.map(({ id, name }) => ({ value: id, label: name }))]}
+          onChange={({ currentTarget }) => onArea(currentTarget.value || null)}
+        />
+      }
       empty={<p className="empty">No entry yet. Make an area, an enclosure and its entries under Dossier.</p>}
     />
   ); // prettier-ignore
@@ -126,10 +136,10 @@ function Here({ state, today }: ViewProps & { today: string }) {
 /** The list of entries as the server has it. */
 function farEntries(
   site: Id,
-  { version, of, ...only }: { state: string | null; area: Id | null; of: number | null; version: number },
+  { version, ...only }: { state: string | null; area: Id | null; version: number },
 ): FarSource<Line> {
   return {
-    version: JSON.stringify({ ...only, of, version }),
+    version: JSON.stringify({ ...only, version }),
     ask: async (query, after, signal) => {
       const asked = { ...only, due: query.only.due ?? null, q: query.text, sort: query.sort, after };
       const page = await lists.entries(site, asked, signal);
@@ -137,7 +147,7 @@ function farEntries(
         rows: page.rows.map(lineOf),
         next: page.next,
         matching: page.matching ?? 0,
-        of,
+        of: null,
       };
     },
   };

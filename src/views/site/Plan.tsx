@@ -1,4 +1,4 @@
-import { Group, SegmentedControl } from '@mantine/core';
+import { SegmentedControl } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import type { Area, Enclosure, Id } from '../../core/record/types';
@@ -10,8 +10,7 @@ import { GlyphShapes } from '../../ui/heart/SealGlyph';
 import { surfaceOf } from '../hand/surface';
 import type { Stop } from './stop';
 import { cut, zoneWords } from './plan-words';
-import { useZoom } from './use-zoom';
-import { ZoomButtons } from './ZoomButtons';
+import { ZoomedPlan } from './ZoomedPlan';
 
 /** Size of a mark, m per unit of its drawing. */
 const MARK_M = 0.085;
@@ -49,46 +48,36 @@ export function Plan({ areas, enclosures, stops, shows, counts }: PlanProps) {
     () => layoutSite(areas, enclosures, (id) => byEnclosure.get(id)?.length ?? 0),
     [areas, enclosures, byEnclosure],
   );
-  const { svg, transform, pxPerM, by, reset } = useZoom(plan.view);
   const shown = (box: PlannedBox) => byEnclosure.get(box.enclosure.id) ?? [];
+  const overlays = (
+    <SegmentedControl
+      aria-label="Laid over the plan"
+      value={overlay}
+      data={OVERLAYS}
+      onChange={(value) => setOverlay(value as Overlay)}
+    />
+  );
   return (
-    <>
-      <Group gap="xs" mb={6} className="plan-tools">
-        <SegmentedControl
-          aria-label="Laid over the plan"
-          value={overlay}
-          data={OVERLAYS}
-          onChange={(value) => setOverlay(value as Overlay)}
-        />
-        <ZoomButtons by={by} reset={reset} />
-      </Group>
-      <svg
-        ref={svg}
-        className="plan"
-        viewBox={`${plan.view.x} ${plan.view.y} ${plan.view.width} ${plan.view.height}`}
-        role="group"
-        aria-label="Plan of the site"
-      >
-        <g transform={transform}>
-          {plan.areas.map((planned) => (
-            <AreaShape key={planned.area.id} planned={planned}>
-              {planned.boxes.map((box) => (
-                <BoxShape
-                  key={box.enclosure.id}
-                  box={box}
-                  stops={shown(box)}
-                  scale={planned.scale}
-                  far={pxPerM * planned.scale * 2 < LEAST_MARK_PX}
-                  shows={shows}
-                  overlay={overlay}
-                  counts={counts}
-                />
-              ))}
-            </AreaShape>
-          ))}
-        </g>
-      </svg>
-    </>
+    <ZoomedPlan view={plan.view} label="Plan of the site" beside={overlays}>
+      {(pxPerM) =>
+        plan.areas.map((planned) => (
+          <AreaShape key={planned.area.id} planned={planned}>
+            {planned.boxes.map((box) => (
+              <BoxShape
+                key={box.enclosure.id}
+                box={box}
+                stops={shown(box)}
+                scale={planned.scale}
+                far={pxPerM * planned.scale * 2 < LEAST_MARK_PX}
+                shows={shows}
+                overlay={overlay}
+                counts={counts}
+              />
+            ))}
+          </AreaShape>
+        ))
+      }
+    </ZoomedPlan>
   );
 }
 
