@@ -146,12 +146,11 @@ export const api = {
    * entry, and says so by its scope.
    */
   snapshot: (site: Id) => answer<Snapshot>(`/api/sites/${site}/`, isSnapshot),
-  /** What some rounds, areas or entries of a site are inspected with. */
-  part: (site: Id, { rounds, areas, entries }: Scope) => {
+  /** What a part of a site is inspected with. */
+  part: (site: Id, { rounds, areas, enclosures, cables, entries }: Scope) => {
     const named = new URLSearchParams();
-    for (const id of rounds) named.append('round', id);
-    for (const id of areas) named.append('area', id);
-    for (const id of entries) named.append('entry', id);
+    const lists = { round: rounds, area: areas, enclosure: enclosures, cable: cables, entry: entries };
+    for (const [what, ids] of Object.entries(lists)) for (const id of ids) named.append(what, id);
     return answer<Snapshot>(`/api/sites/${site}/slice/?${named.toString()}`, isSnapshot);
   },
   /** What was altered after a line, whose hash says whether the server still has that line. */

@@ -1,5 +1,5 @@
 import type { AreaCounts, DefectRow, EntryCounts, EntryRow, Found, ListPage } from '../core/programme/lists';
-import type { Id, Round } from '../core/record/types';
+import type { Id, Tables } from '../core/record/types';
 import { request } from './api';
 
 /** What was found of one site. */
@@ -27,12 +27,13 @@ export const searchSites = async (text: string, signal: AbortSignal): Promise<Fo
   ).sites;
 
 /** What of a list is asked for: fields that say nothing are left out. */
-type Asked = Record<string, string | number | null>;
+type Asked = Record<string, string | number | null | undefined | readonly string[]>;
 
 /** A page of a list of a site’s. */
 const pageOf = <R>(site: Id, list: string, asked: Asked, signal: AbortSignal): Promise<ListPage<R>> => {
-  const said = Object.entries(asked).filter(([, value]) => value !== null && value !== '');
-  const query = new URLSearchParams(said.map(([field, value]) => [field, String(value)]));
+  const query = new URLSearchParams();
+  for (const [field, value] of Object.entries(asked))
+    for (const one of [value ?? ''].flat()) if (one !== '') query.append(field, String(one));
   return request(`/api/sites/${site}/${list}/?${query.toString()}`, ({ rows }) => Array.isArray(rows), {
     signal,
   });
@@ -41,8 +42,10 @@ const pageOf = <R>(site: Id, list: string, asked: Asked, signal: AbortSignal): P
 /** Lists of a site as the server has them, page by page. Every call throws ApiError. */
 export const lists = {
   entries: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<EntryRow>(site, 'entries', asked, signal),
+  /** Records by what they are called. */
+  named: <T extends 'enclosure' | 'cable' | 'round'>(site: Id, table: T, asked: Asked, signal: AbortSignal) =>
+    pageOf<Tables[T]>(site, `${table}s`, asked, signal),
   defects: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<DefectRow>(site, 'defects', asked, signal),
-  rounds: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<Round>(site, 'rounds', asked, signal),
   counts: (site: Id, signal: AbortSignal) =>
     request<EntryCounts>(`/api/sites/${site}/counts/`, ({ of }) => typeof of === 'number', { signal }),
   areas: (site: Id, signal: AbortSignal) =>

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { acceptedBy, storeOf } from '../../tests/server/fake-server';
 import { settled, started, take, until, values, withServer } from '../../tests/server/devices';
 import type { Payloads } from '../core/commands/commands';
+import { NOTHING } from '../core/record/closure';
 import type { Base } from '../core/record/types';
 import { Device } from './device';
 
@@ -31,7 +32,7 @@ describe('a site that is too large to be taken along whole', () => {
     const device = await partly();
     expect(device.state()).toMatchObject({
       ready: 'ready',
-      part: { scope: { rounds: [], areas: [], entries: [] } },
+      part: { scope: NOTHING },
     });
     expect(device.state().slice.all('entry')).toEqual([]);
     expect(device.state().slice.all('certificate').length).toBeGreaterThan(0);
@@ -85,7 +86,7 @@ describe('a site that is too large to be taken along whole', () => {
     await device.along.take({ entries: ['e'] });
     await device.along.take({ rounds: ['r'] });
     await device.along.leave({ entries: ['e'] });
-    expect(device.state().part!.scope).toEqual({ rounds: ['r'], areas: [], entries: [] });
+    expect(device.state().part!.scope).toEqual({ ...NOTHING, rounds: ['r'] });
     expect(device.along.isHere('e')).toBe(true);
     at.server.away = true;
     take(device, 20.43);

@@ -46,6 +46,13 @@ export class Copy extends Subscribable {
     this.records = kept ? kept.records : new MemorySlice();
     this.#changed = null;
     this.lacks = false;
+    // A version before has not known of taking enclosures and cables along.
+    if (head?.scope)
+      head.scope = {
+        ...head.scope,
+        enclosures: head.scope.enclosures ?? [],
+        cables: head.scope.cables ?? [],
+      };
     this.head = (kept && head) || null;
     this.changed();
   }

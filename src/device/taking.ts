@@ -1,5 +1,5 @@
 import { api } from '../client/api';
-import { joined, namedIn, NOTHING, type Scope } from '../core/record/closure';
+import { joined, namedIn, NOTHING, without, type Scope } from '../core/record/closure';
 import type { Id } from '../core/record/types';
 import type { Copy } from './copy';
 import type { Courier } from './courier';
@@ -9,6 +9,8 @@ import { sliceOf } from './snapshot';
 
 /** Entries that stay on a device because they were looked at. Chosen: a day's way through a plant. */
 const MOST_VISITED = 60;
+/** What is visited: of a scope, what comes along when it is opened. */
+const VISITED = ['entries', 'enclosures', 'cables'] as const;
 /** Times that something is asked for which came too late. */
 const MOST_TRIES = 3;
 
@@ -21,13 +23,15 @@ export async function take(copy: Copy, courier: Courier, more: Partial<Scope>): 
   const { head } = copy;
   if (!head?.scope) return;
   const scope = { ...NOTHING, ...more };
-  const { entries } = head.scope;
-  const full = entries.length + scope.entries.length > MOST_VISITED;
+  // What was looked at one by one, the longest ago first.
+  const visited = VISITED.map((list) => head.scope![list].length + scope[list].length);
+  const full = visited.some((many) => many > MOST_VISITED);
   const few = scope.rounds.length + scope.areas.length === 0;
   if (few && !full) return add(copy, courier, head.site, scope);
   // Much comes as one text with what is here already, which is kept sooner than record by record. What was looked at
   // long ago goes, so that a device does not fill up by itself.
-  const kept = full ? { ...head.scope, entries: entries.slice(-MOST_VISITED / 2) } : head.scope;
+  const kept = { ...head.scope };
+  if (full) for (const list of VISITED) kept[list] = kept[list].slice(-MOST_VISITED / 2);
   await retake(copy, courier, head.site, joined(kept, scope));
 }
 
@@ -60,10 +64,5 @@ async function retake(copy: Copy, courier: Courier, site: Id, scope: Scope): Pro
 export async function leave(copy: Copy, courier: Courier, less: Partial<Scope>): Promise<void> {
   const { head } = copy;
   if (!head?.scope) return;
-  const without = (of: readonly Id[], gone: readonly Id[] = []) => of.filter((id) => !gone.includes(id));
-  await retake(copy, courier, head.site, {
-    rounds: without(head.scope.rounds, less.rounds),
-    areas: without(head.scope.areas, less.areas),
-    entries: without(head.scope.entries, less.entries),
-  });
+  await retake(copy, courier, head.site, without(head.scope, less));
 }

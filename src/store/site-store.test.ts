@@ -70,6 +70,7 @@ describe('the database', () => {
     expect(opened.settle(AT, Infinity)).toBe(0);
     expect(opened.lists.search(slice.get('enclosure', 'b')!.tag, 5)).toMatchObject([
       { table: 'entry', id: 'e' },
+      { table: 'enclosure', id: 'b' },
     ]);
     expect(opened.records.by('round', 'entries', 'e')).toHaveLength(1);
     opened.close();

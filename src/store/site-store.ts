@@ -33,7 +33,7 @@ export const SITE_DB = 'site.db';
 const MOST_SETTLED = 200;
 
 /** Grows when what lists are found and sorted by is made otherwise. */
-const INDEX_VERSION = '1';
+const INDEX_VERSION = '2';
 
 /** Lines of a journal that are looked at whenever it is opened. */
 const LOOKED_AT = 1000;

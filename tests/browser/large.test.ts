@@ -10,6 +10,7 @@ import {
   openAs,
   openBrowser,
   openPage,
+  retype,
   serveDemo,
   waitForText,
   type Served,
@@ -128,6 +129,52 @@ describe('a site that is too large to lie on a device', () => {
     expect(new URL(page.url()).searchParams.get('defect')).not.toBeNull();
     await (await labelled(page, 'Level')).select('4');
     await waitForText(page, '.ledger', 'found');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('its dossier, board and mineral cables are listed by the server; what is opened or chosen comes along', async () => {
+    const { page, errors } = await openPage(browser);
+    await openAs(page, served, 'A. Vell', '/dossier/?site=greyholm&table=cable');
+    await waitForText(page, '.records [role="status"]', 'found');
+    await (await labelled(page, 'Search cables')).type('mi-');
+    await page.waitForFunction(() => {
+      const found = [...document.querySelectorAll('.records [data-row]')];
+      return found.length > 0 && found.every((row) => row.textContent?.includes('MI-'));
+    });
+    await page.click('.records [data-row] button');
+    expect(await (await labelled(page, 'Tag')).evaluate((field) => field.value)).toContain('MI-');
+    // Somebody changes a cable that was elsewhere a moment ago.
+    await retype(page, 'Length, m', '43');
+    await clickText(page, 'button', 'Save');
+    await waitForText(page, '[role="status"]', 'Everything sent');
+    // A new entry goes into an enclosure that is found by typing.
+    await page.goto(`${served.address}/dossier/?site=greyholm&table=entry&record=new`);
+    const box = await labelled(page, 'Enclosure');
+    await box.click();
+    await box.type('hc-1');
+    await page.waitForFunction(() => {
+      const shown = [...document.querySelectorAll<HTMLElement>('[role="option"]')].filter(({ offsetParent }) => offsetParent !== null);
+      const offered = shown.slice(1);
+      return offered.length > 0 && offered.every((one) => one.textContent?.startsWith('HC-1'));
+    });
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => document.querySelector<HTMLInputElement>('[data-path="enclosure"] input')?.value.startsWith('HC-1'));
+    await retype(page, 'Label', 'Z');
+    await (await labelled(page, 'Kind of entry')).select('gland-double-seal');
+    await clickText(page, 'button', 'Save');
+    await waitForText(page, '.records [role="status"]', `${ENTRIES + 1} found`);
+    for (const [view, mark] of [['transit', 'entry'], ['mineral', 'cable']] as const) {
+      await page.goto(`${served.address}/${view}/?site=greyholm`);
+      await page.waitForSelector('.side-rows button');
+      expect(await elements(page)).toBeLessThan(5000);
+      await page.click('.side-rows button');
+      await page.waitForSelector('.side-rows [aria-current="page"]');
+      await page.waitForFunction((name) => new URLSearchParams(location.search).get(name) !== null, {}, mark);
+      await page.waitForSelector('[role="tablist"]');
+    }
     expect(errors).toEqual([]);
     await page.close();
   });

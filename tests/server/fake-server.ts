@@ -5,6 +5,7 @@ import { listedSites } from '../../src/server/base/site-list';
 import { clockFrom } from '../../src/server/base/clock';
 import { acceptCommands } from '../../src/server/commands/accept';
 import { slicePieces } from '../../src/server/files/slice';
+import { scopeAsk } from '../../src/server/http/asking';
 import { commandsAfter, firstCopyOf, newsAfter } from '../../src/server/app/sync';
 
 /** The server's use cases behind a `fetch` that can lose its connection. */
@@ -104,7 +105,8 @@ export function demoApp(folder: string): FakeServer {
 
 const json = (value: unknown, status = 200) => new Response(JSON.stringify(value), { status });
 
-function route(server: FakeServer, { pathname, searchParams }: URL, init: RequestInit): Response {
+function route(server: FakeServer, url: URL, init: RequestInit): Response {
+  const { pathname, searchParams } = url;
   const { app } = server;
   const body = () => JSON.parse(String(init.body)) as { commands: unknown[]; name: string };
   if (pathname === '/api/session/' && init.method === 'POST') {
@@ -135,13 +137,8 @@ function route(server: FakeServer, { pathname, searchParams }: URL, init: Reques
   if (what === 'news')
     return json(newsAfter(store, Number(searchParams.get('after')), searchParams.get('hash') ?? ''));
   if (what === 'slice') {
-    const named = {
-      rounds: searchParams.getAll('round'),
-      areas: searchParams.getAll('area'),
-      entries: searchParams.getAll('entry'),
-    };
     return new Response(
-      [...slicePieces(store, named)].map((piece) => ('text' in piece ? piece.text : '')).join(''),
+      [...slicePieces(store, scopeAsk(url))].map((piece) => ('text' in piece ? piece.text : '')).join(''),
     );
   }
   return json(JSON.parse(firstCopyOf(store, app.wholeMost)));

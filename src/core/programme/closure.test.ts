@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { apply } from '../commands/apply';
 import { isRefusal, type AnyCommand } from '../commands/commands';
 import { plant } from '../commands/plant.test.data';
-import { closure, isWhole, type Scope } from '../record/closure';
+import { closure, isWhole, NOTHING, type Scope } from '../record/closure';
 import { partNews } from '../record/part';
 import { squash, type MemorySlice, type RecordChange } from '../record/slice';
 import { standingOf } from './standing';
@@ -50,7 +50,7 @@ function otherPlant(choices: readonly number[]): MemorySlice {
 
 describe('what is taken along', () => {
   const some = (of: readonly string[]) => fc.subarray([...of], { maxLength: 2 });
-  const scope: fc.Arbitrary<Scope> = fc.record({ rounds: some(['r', 'r2']), areas: some(['a', 'a2']), entries: some(ENTRIES) });
+  const scope: fc.Arbitrary<Scope> = fc.record({ rounds: some(['r', 'r2']), areas: some(['a', 'a2']), enclosures: some(['b', 'b2']), cables: some(['k', 'k2']), entries: some(ENTRIES) });
 
   it('judges every entry of it as the whole site does', () => {
     let judged = 0;
@@ -76,11 +76,11 @@ describe('what is taken along', () => {
 
   it('is what was asked for, and what there is none of is left out', () => {
     const slice = plant();
-    const { entries, records } = closure(slice, 's', { rounds: [], areas: [], entries: ['e', 'nowhere'] });
+    const { entries, records } = closure(slice, 's', { ...NOTHING, entries: ['e', 'nowhere'] });
     expect([...entries]).toEqual(['e']);
     expect(records.all('enclosure').map(({ id }) => id)).toContain('b');
     expect(records.all('frozen')).toEqual([]);
-    expect(closure(slice, 's', { rounds: [], areas: [], entries: [] }).records.all('entry')).toEqual([]);
+    expect(closure(slice, 's', NOTHING).records.all('entry')).toEqual([]);
   });
 
   it('follows the news of its site, and notices when something is missing', () => {

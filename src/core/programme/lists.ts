@@ -32,7 +32,8 @@ export type EntrySort = (typeof ENTRY_SORTS)[number];
 export interface EntryAsk extends ListAsk {
   state: EntryState | null;
   area: Id | null;
-  kind: KindId | null;
+  /** Any of these kinds. */
+  kinds: readonly KindId[] | null;
   due: DueWhen | null;
   sort: EntrySort;
   /** The day in the site’s time zone. */
@@ -78,7 +79,7 @@ export interface AreaCounts {
 
 /** Something that a search has found. */
 export interface Found {
-  table: 'entry' | 'cable' | 'certificate' | 'defect' | 'round';
+  table: 'entry' | 'enclosure' | 'cable' | 'certificate' | 'defect' | 'round';
   id: Id;
   title: string;
   words: string;

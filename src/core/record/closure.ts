@@ -3,33 +3,43 @@ import { MemorySlice, type Slice } from './slice';
 import { tableOf, TABLES } from './tables';
 import type { Id, TableName, Tables } from './types';
 
-/** What somebody takes along: rounds, areas and entries of a site. */
+/** What somebody takes along of a site. */
 export interface Scope {
   rounds: readonly Id[];
   areas: readonly Id[];
+  enclosures: readonly Id[];
+  /** Cables with what is known of their ends; their entries are judged elsewhere. */
+  cables: readonly Id[];
   entries: readonly Id[];
 }
 
+/** Lists of a scope. */
+const NAMED = ['rounds', 'areas', 'enclosures', 'cables', 'entries'] as const satisfies (keyof Scope)[];
+
 /** Nothing but what belongs to no entry. */
-export const NOTHING: Scope = { rounds: [], areas: [], entries: [] };
+export const NOTHING: Scope = { rounds: [], areas: [], enclosures: [], cables: [], entries: [] };
 
 /** How many a scope names. */
-export const namedIn = ({ rounds, areas, entries }: Scope): number =>
-  rounds.length + areas.length + entries.length;
+export const namedIn = (scope: Scope): number => NAMED.reduce((sum, list) => sum + scope[list].length, 0);
 
 /**
  * Two scopes as one, what came later last.
  *
- * @example joined(NOTHING, { rounds: ['r'], areas: [], entries: [] }) // { rounds: ['r'], areas: [], entries: [] }
+ * @example joined(NOTHING, { ...NOTHING, rounds: ['r'] }) // { ...NOTHING, rounds: ['r'] }
  */
-export function joined(one: Scope, other: Scope): Scope {
-  const both = (a: readonly Id[], b: readonly Id[]) => [...a.filter((id) => !b.includes(id)), ...new Set(b)];
-  return {
-    rounds: both(one.rounds, other.rounds),
-    areas: both(one.areas, other.areas),
-    entries: both(one.entries, other.entries),
-  };
-}
+export const joined = (one: Scope, other: Scope): Scope =>
+  mapped((list) => [...one[list].filter((id) => !other[list].includes(id)), ...new Set(other[list])]);
+
+/**
+ * A scope without what another names.
+ *
+ * @example without({ ...NOTHING, areas: ['a', 'b'] }, { areas: ['a'] }) // { ...NOTHING, areas: ['b'] }
+ */
+export const without = (scope: Scope, less: Partial<Scope>): Scope =>
+  mapped((list) => scope[list].filter((id) => !less[list]?.includes(id)));
+
+const mapped = (of: (list: keyof Scope) => Id[]): Scope =>
+  Object.fromEntries(NAMED.map((list) => [list, of(list)])) as unknown as Scope;
 
 /** What a scope holds. */
 export interface Closure {
@@ -54,20 +64,22 @@ export function closure(slice: Slice, site: Id, scope: Scope): Closure {
   const entries = new Set(entriesOf(slice, scope));
   for (const id of entries) taken.add('enclosure', slice.get('enclosure', slice.get('entry', id)!.enclosure));
   for (const area of scope.areas) for (const box of slice.by('enclosure', 'area', area)) taken.add('enclosure', box);
+  for (const id of scope.enclosures) taken.add('enclosure', slice.get('enclosure', id));
   const sisters = taken.all('enclosure').flatMap(({ id }) => slice.by('entry', 'enclosure', id));
   for (const entry of sisters) taken.addEntry(entry);
+  for (const id of scope.cables) taken.addCable(id);
   // What lies in the enclosures of the scope is whole; the other ends of its cables are known, with their rounds and seals.
   for (const { id } of taken.all('cable')) for (const end of slice.by('entry', 'cable', id)) taken.addEnd(end);
   return { entries, records: taken.records, size: taken.size };
 } // prettier-ignore
 
 /** Entries that a scope names, or that lie in what it names. */
-export function entriesOf(slice: Slice, { rounds, areas, entries }: Scope): Id[] {
-  const boxes = areas.flatMap((area) => slice.by('enclosure', 'area', area));
+export function entriesOf(slice: Slice, { rounds, areas, enclosures, entries }: Scope): Id[] {
+  const boxes = areas.flatMap((area) => slice.by('enclosure', 'area', area).map(({ id }) => id));
   const all = [
     ...entries,
     ...rounds.flatMap((round) => slice.get('round', round)?.entries ?? []),
-    ...boxes.flatMap(({ id }) => slice.by('entry', 'enclosure', id).map((entry) => entry.id)),
+    ...[...boxes, ...enclosures].flatMap((id) => slice.by('entry', 'enclosure', id).map((entry) => entry.id)),
   ];
   return all.filter((id) => slice.get('entry', id) !== null);
 }
@@ -76,7 +88,7 @@ export function entriesOf(slice: Slice, { rounds, areas, entries }: Scope): Id[]
 export function isWhole(slice: Slice, scope: Scope, entry: Id): boolean {
   const box = slice.get('enclosure', slice.get('entry', entry)?.enclosure ?? '');
   if (!box) return false;
-  if (scope.areas.includes(box.area)) return true;
+  if (scope.areas.includes(box.area) || scope.enclosures.includes(box.id)) return true;
   const rounds = scope.rounds.map((id) => slice.get('round', id));
   return slice
     .by('entry', 'enclosure', box.id)
@@ -107,9 +119,9 @@ class Taken {
     for (const table of TABLES)
       if (tableOf(table).taken === 'entry')
         for (const record of this.slice.by(table, 'entry', entry.id)) this.add(table, record);
-    if (entry.cable !== null) this.#addCable(entry.cable);
+    if (entry.cable !== null) this.addCable(entry.cable);
     for (const packing of this.slice.by('packing', 'entry', entry.id))
-      for (const cable of namesIn(packing).cables) this.#addCable(cable);
+      for (const cable of namesIn(packing).cables) this.addCable(cable);
   }
 
   /** Another end of a cable of the scope: where it is, and what of it is sealed. */
@@ -121,7 +133,8 @@ class Taken {
       for (const record of this.slice.by(table, 'entry', entry.id)) this.add(table, record);
   }
 
-  #addCable(id: Id): void {
+  /** A cable with its tests. */
+  addCable(id: Id): void {
     const cable = this.slice.get('cable', id);
     if (cable === null || this.records.get('cable', id) !== null) return;
     this.add('cable', cable);

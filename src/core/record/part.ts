@@ -35,6 +35,7 @@ class Part {
     const entries = new Set(entriesOf(slice, scope));
     const boxes = [...entries].map((id) => slice.get('entry', id)!.enclosure);
     for (const area of areas) for (const { id } of slice.by('enclosure', 'area', area)) boxes.push(id);
+    boxes.push(...scope.enclosures);
     this.#scope = scope;
     this.#entries = entries;
     this.#areas = areas;
@@ -57,7 +58,9 @@ class Part {
       return this.#scope.rounds.includes(id) || entries.some((entry) => this.#entries.has(entry));
     }
     if (table === 'entry') return this.#holdsEntry(after as Entry);
-    if (table === 'enclosure') return this.#areas.has((after as Enclosure).area);
+    if (table === 'enclosure')
+      return this.#areas.has((after as Enclosure).area) || this.#scope.enclosures.includes(after.id);
+    if (table === 'cable') return this.#scope.cables.includes(after.id);
     const { taken } = tableOf(table);
     if (taken === 'entry') return this.#has('entry', (after as unknown as { entry: Id }).entry);
     if (taken === 'cable') return this.#has('cable', (after as unknown as { cable: Id }).cable);

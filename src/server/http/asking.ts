@@ -33,12 +33,18 @@ export function lineAsk({ searchParams }: URL): { after: number; hash: string } 
 /** Rounds, areas or entries that one question may name: its address stays short enough for every server between. */
 const MOST_NAMED = 100;
 
-/** What an address asks to be taken along: `round`, `area` and `entry`, each as often as there are some. */
-export function scopeAsk({ searchParams }: URL): Scope {
-  const scope = { rounds: searchParams.getAll('round'), areas: searchParams.getAll('area'), entries: searchParams.getAll('entry') };
+/** What an address asks to be taken along: `round`, `area`, `enclosure`, `cable` and `entry`, each as often as there are some. */
+export function scopeAsk({ searchParams: asked }: URL): Scope {
+  const scope = {
+    rounds: asked.getAll('round'),
+    areas: asked.getAll('area'),
+    enclosures: asked.getAll('enclosure'),
+    cables: asked.getAll('cable'),
+    entries: asked.getAll('entry'),
+  };
   const named = namedIn(scope);
   if (named === 0 || named > MOST_NAMED)
-    throw new HttpError(422, 'invalid', `Name what is to be taken along: 1 to ${MOST_NAMED} of round, area, entry.`, 'round');
+    throw new HttpError(422, 'invalid', `Name what is to be taken along: 1 to ${MOST_NAMED} of round, area, enclosure, cable, entry.`, 'round');
   return scope;
 } // prettier-ignore
 
@@ -51,7 +57,7 @@ export const entryAsk = (call: Call): EntryAsk => ({
   ...listAsk(call.url),
   state: oneOf(call.url, 'state', ENTRY_STATES),
   area: call.url.searchParams.get('area') || null,
-  kind: oneOf(call.url, 'kind', KIND_IDS),
+  kinds: someOf(call.url, 'kind', KIND_IDS),
   due: oneOf(call.url, 'due', DUE_WHENS),
   sort: oneOf(call.url, 'sort', ENTRY_SORTS) ?? 'tag',
   today: todayAt(call),
@@ -77,6 +83,17 @@ export function defectAsk({ url }: Call): DefectAsk {
 function oneOf<V extends string>({ searchParams }: URL, field: string, values: readonly V[]): V | null {
   const said = searchParams.get(field) || null;
   if (said === null || (values as readonly string[]).includes(said)) return said as V | null;
+  throw new HttpError(422, 'invalid', `${field} is one of ${values.join(', ')}.`, field);
+}
+
+/**
+ * The values of a field that an address names, as often as there are some; null where it names none.
+ *
+ * @throws HttpError that names them
+ */
+function someOf<V extends string>({ searchParams }: URL, field: string, values: readonly V[]): V[] | null {
+  const said = searchParams.getAll(field).filter(Boolean);
+  if (said.every((one): one is V => (values as readonly string[]).includes(one))) return said.length > 0 ? said : null; // prettier-ignore
   throw new HttpError(422, 'invalid', `${field} is one of ${values.join(', ')}.`, field);
 }
 

@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { apply } from '../../core/commands/apply';
 import { isRefusal, type AnyCommand, type CommandKind } from '../../core/commands/commands';
 import { plant } from '../../core/commands/plant.test.data';
-import { closure, entriesOf, type Scope } from '../../core/record/closure';
+import { closure, entriesOf, NOTHING, type Scope } from '../../core/record/closure';
 import { partNews } from '../../core/record/part';
 import { MemorySlice } from '../../core/record/slice';
 import { FILE_TABLES, TABLES } from '../../core/record/tables';
@@ -115,7 +115,7 @@ function checkIndex(store: SiteStore): void {
     };
   });
   expect(rows).toEqual(expected);
-  for (const table of ['cable', 'certificate', 'defect', 'round'] as const)
+  for (const table of ['enclosure', 'cable', 'certificate', 'defect', 'round'] as const)
     expect(
       db.prepare('SELECT id, title, words FROM listed WHERE of_table = ? ORDER BY id').all(table),
     ).toEqual(records.all(table).map((record) => ({ id: record.id, ...recordListed(table, record)! })));
@@ -150,11 +150,13 @@ function pageOf(store: SiteStore): MemorySlice {
 
 /** What a device may have taken along. */
 const SCOPES: readonly Scope[] = [
-  { rounds: [], areas: [], entries: ['e'] },
-  { rounds: [], areas: [], entries: ['g'] },
-  { rounds: [], areas: ['a2'], entries: [] },
-  { rounds: [], areas: ['a2'], entries: ['f'] },
-  { rounds: ['r'], areas: [], entries: [] },
+  { ...NOTHING, entries: ['e'] },
+  { ...NOTHING, entries: ['g'] },
+  { ...NOTHING, areas: ['a2'] },
+  { ...NOTHING, areas: ['a2'], entries: ['f'] },
+  { ...NOTHING, enclosures: ['b2'], cables: ['k'] },
+  { ...NOTHING, cables: ['k2'], entries: ['h'] },
+  { ...NOTHING, rounds: ['r'] },
 ];
 
 /** A device that has taken a part of the site along, and hears the news. */

@@ -138,13 +138,13 @@ function rowOf(values: (string | number)[]): EntryRow {
 }
 
 /** @param by `+` keeps the planner from the index of a column */
-function onlyOf({ state, area, kind, due, today }: EntryAsk, by: '' | '+'): Clause {
+function onlyOf({ state, area, kinds, due, today }: EntryAsk, by: '' | '+'): Clause {
   const is = (column: string, value: string | number | null): Clause | null =>
     value === null ? null : { sql: `${by}${column} = ?`, values: [value] };
   return all([
     is('s.state', state && ENTRY_STATES.indexOf(state)),
     is('s.area', area),
-    is('s.kind', kind),
+    kinds && { sql: `${by}s.kind IN (${kinds.map(() => '?').join()})`, values: [...kinds] },
     due && dueClause(due, today, by),
   ]);
 }

@@ -25,8 +25,11 @@ export class RecordLists {
     this.#sql = new Prepared(db);
   }
 
-  /** Cables, certificates or rounds by what they are called. @returns null where `after` is no place of this list */
-  named<T extends 'cable' | 'certificate' | 'round'>(table: T, ask: ListAsk): ListPage<Tables[T]> | null {
+  /** Enclosures, cables, certificates or rounds by what they are called. @returns null where `after` is no place of this list */
+  named<T extends 'enclosure' | 'cable' | 'certificate' | 'round'>(
+    table: T,
+    ask: ListAsk,
+  ): ListPage<Tables[T]> | null {
     const only = all([{ sql: 'l.of_table = ?', values: [table] }, this.#search.holding(ask.q, 'l.row')]);
     return this.#page<Tables[T]>(ask, only, {
       from: `listed l JOIN ${table} r ON r.id = l.id`,

@@ -4,11 +4,11 @@ import type { ReactNode } from 'react';
 import './list.css';
 import { ListFilters } from './ListFilters';
 import type { Source } from './source';
-import { useList, type Filter } from './use-list';
+import { useList, type Filter, type List } from './use-list';
 
-interface SideListProps<R> {
+/** What a side list shows, wherever it comes from. */
+export interface SideProps<R> {
   label: string;
-  source: Source<R>;
   search: string;
   placeholder?: string;
   filters?: readonly Filter[];
@@ -25,14 +25,18 @@ interface SideListProps<R> {
 }
 
 /** A list at the side of a view: search, filters, and what is opened beside it. */
-export function SideList<R>(props: SideListProps<R>) {
-  const { label, source, filters = [], keyOf, current, onOpen, mark, empty, children } = props;
-  const list = useList(source);
+export function SideList<R>({ source, ...props }: SideProps<R> & { source: Source<R> }) {
+  return <SideListing {...props} list={useList(source)} />;
+}
+
+/** A list that is followed already, at the side of a view. */
+export function SideListing<R>(props: SideProps<R> & { list: List<R> }) {
+  const { label, list, filters = [], keyOf, current, onOpen, mark, empty, children } = props;
   return (
-    <aside className="side-list beside" aria-label={label}>
+    <aside className="side-list beside" aria-label={label} aria-busy={list.asking || undefined}>
       <ListFilters list={list} search={props.search} placeholder={props.placeholder} filters={filters} />
       {list.of === 0 && empty}
-      {list.of !== 0 && list.matching === 0 && <p>Nothing matches. Clear the search.</p>}
+      {list.of !== 0 && list.matching === 0 && !list.asking && <p>Nothing matches. Clear the search.</p>}
       <div className="side-rows" onScroll={({ currentTarget: box }) => isNearEnd(box) && list.more()}>
         {list.rows.map((row) => (
           <NavLink

@@ -16,6 +16,8 @@ export interface Page<R> {
   /** How many rows answer the query, and how many there are; null where nobody has counted. */
   matching: number;
   of: number | null;
+  /** Whether it will be otherwise in a moment: it is asked again then. */
+  unsettled?: boolean;
 }
 
 /** Where a list comes from, page by page: what lies on the device. */

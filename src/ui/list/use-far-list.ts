@@ -4,6 +4,8 @@ import type { List } from './use-list';
 
 /** How long a word is waited for before it is asked for, ms. */
 const TYPING_MS = 150;
+/** How long a list that is not settled is left alone, ms. Chosen: some entries are judged in less. */
+const UNSETTLED_MS = 1500;
 
 /**
  * Follows a list that lies elsewhere from page to page. What came last stays on the screen until what was asked since
@@ -48,6 +50,14 @@ export function useFarList<R>(
     return () => (clearTimeout(wait), stop.current.abort());
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is asked, and of which state of things, decides
   }, [asked, source.version, tries]);
+
+  // Who has gone on to further pages is not taken back to the first.
+  const unsettled = pages.length === 1 && pages[0]!.unsettled === true && !asking;
+  useEffect(() => {
+    if (!unsettled) return;
+    const wait = setTimeout(() => setTries((tried) => tried + 1), UNSETTLED_MS);
+    return () => clearTimeout(wait);
+  }, [unsettled]);
 
   const ask = (next: Partial<Query>) => {
     setQuery({ ...query, ...next });

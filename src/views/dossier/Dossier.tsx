@@ -8,6 +8,7 @@ import { parameter, useDevice } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
 import './dossier.css';
 import { Later } from '../../ui/Later';
+import { isFar } from './far';
 import { FORMS } from './forms';
 import { useLeave } from './leave';
 import { addressOf, OPENED, openedAt } from './opened';
@@ -18,6 +19,12 @@ const NewSite = fetched(() => import('./NewSite'));
 const SiteForm = fetched(() => import('./SiteForm'));
 
 type Tab = DossierTable | 'site' | 'files';
+
+const TABS: readonly (readonly [Tab, string])[] = [
+  ['site', 'Site'],
+  ...(Object.entries(FORMS).map(([table, { title }]) => [table, title]) as [Tab, string][]),
+  ['files', 'Import'],
+];
 
 /** The dossier: everything that is known of a site before anybody walks to it. */
 export default function Dossier() {
@@ -49,15 +56,10 @@ function DossierOf({ state }: ViewProps) {
         This site is not on this device yet.
       </main>
     );
-  const tabs: [Tab, string][] = [
-    ['site', 'Site'],
-    ...(Object.entries(FORMS).map(([table, { title }]) => [table, title]) as [Tab, string][]),
-    ['files', 'Import'],
-  ];
   return (
     <div className="split dossier">
       <nav className="beside" aria-label="Parts of the dossier">
-        {tabs.map(([id, title]) => (
+        {TABS.map(([id, title]) => (
           <NavLink
             key={id}
             component="button"
@@ -66,7 +68,10 @@ function DossierOf({ state }: ViewProps) {
             label={title}
             rightSection={
               id !== 'site' &&
-              id !== 'files' && <small className="figures">{recordsOf(slice, id, site).length}</small>
+              id !== 'files' &&
+              !(state.part && isFar(id)) && (
+                <small className="figures">{recordsOf(slice, id, site).length}</small>
+              )
             }
             onClick={() => leave.then(() => follow({ table: id, ...addressOf(null) }))}
           />

@@ -8,6 +8,7 @@ import { MeasureInput } from '../../ui/MeasureInput';
 import type { Lines } from './draft';
 import { NOT_RECORDED, useInput, type FieldProps } from './field-props';
 import { get, type Field } from './fields';
+import { device } from '../hand/hand';
 import { useReach } from './form-context';
 import { titleOf } from './record-title';
 import { ReferencesInput } from './ReferencesInput';
@@ -18,6 +19,7 @@ export function Input({ field, full }: FieldProps) {
   return <One field={field} full={full} />;
 }
 
+const FarReference = fetched(() => import('./FarReference'));
 const RecordSelect = fetched(() => import('../../ui/RecordSelect'));
 
 /** Most choices that are offered by the device's own list; of more, one is found by typing. Chosen: two screens of a phone. */
@@ -77,8 +79,19 @@ function Choice({ options, ...props }: FieldProps & { options: { value: string; 
 function Reference(props: FieldProps<'reference'>) {
   const { slice, site } = useReach();
   const { table } = props.field;
+  if (device.along.part !== null && (table === 'enclosure' || table === 'cable')) return <Far {...props} table={table} />; // prettier-ignore
   const records = slice.by(table, 'site', site);
   return <Choice {...props} options={records.map((record) => ({ value: record.id, label: titleOf(slice, table, record) }))} />; // prettier-ignore
+}
+
+function Far({ table, ...props }: FieldProps<'reference'> & { table: 'enclosure' | 'cable' }) {
+  const { site } = useReach();
+  const { set, left: _, ...input } = useInput(props);
+  return (
+    <Later>
+      <FarReference {...input} table={table} site={site} onChange={set} />
+    </Later>
+  );
 }
 
 function ReferenceSet(props: FieldProps<'reference-set'>) {

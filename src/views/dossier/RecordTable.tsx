@@ -4,17 +4,21 @@ import { useState } from 'react';
 import type { DossierTable } from '../../core/commands/commands';
 import { currentInstruments } from '../../core/record/instruments';
 import type { Slice } from '../../core/record/slice';
-import type { Tables } from '../../core/record/types';
+import type { Id, Tables } from '../../core/record/types';
 import type { ViewProps } from '../frame/Root';
 import { Later } from '../../ui/Later';
 import { ListTable } from '../../ui/list/ListTable';
 import { listed, naturally } from '../../ui/list/source';
 import { FORMS } from './forms';
+import { isFar, scopeFor } from './far';
+import { device } from '../hand/hand';
 import type { Leave } from './leave';
 import { nameOf, type Open } from './opened';
 
 // A form comes with the first record that is opened.
 const RecordPage = fetched(() => import('./RecordPage'));
+const FarRecords = fetched(() => import('./FarRecords'));
+const NotHere = fetched(() => import('../frame/NotHere'));
 const FromRegister = fetched(() => import('./FromRegister'));
 
 interface RecordTableProps extends ViewProps {
@@ -27,9 +31,22 @@ interface RecordTableProps extends ViewProps {
 /** One table of the dossier: its records, searched, or the one that is open. */
 export function RecordTable(props: RecordTableProps) {
   const { table, state, open, onOpen } = props;
-  const { slice, site } = state;
+  const { slice, site, part } = state;
   const form = FORMS[table];
   const [lending, setLending] = useState(false);
+  const wanted = part && isFar(table) && missing(props) ? missing(props) : null;
+  if (wanted && isFar(table))
+    return (
+      <Later>
+        <NotHere
+          key={wanted}
+          site={site}
+          what={form.one}
+          more={scopeFor(table, wanted)}
+          isHere={() => isHere(table, wanted)}
+        />
+      </Later>
+    );
   if (open)
     return (
       <Later>
@@ -48,10 +65,26 @@ export function RecordTable(props: RecordTableProps) {
         <Button onClick={() => onOpen({ as: 'new' })}>New {form.one}</Button>
       </Group>
       <Later>{lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}</Later>
-      <Records {...props} />
+      {part && isFar(table) ? (
+        <Later>
+          <FarRecords key={table} table={table} site={site} version={state.version} onOpen={(id) => onOpen({ id })} />
+        </Later>
+      ) : (
+        <Records {...props} />
+      )}
     </>
-  );
+  ); // prettier-ignore
 }
+
+/** The record that is to be opened and is not on this device; null where nothing is missing. */
+function missing({ table, open }: RecordTableProps): Id | null {
+  if (open === null || ('as' in open && open.as !== 'copy')) return null;
+  const id = 'id' in open ? open.id : open.of;
+  return isHere(table, id) ? null : id;
+}
+
+const isHere = (table: DossierTable, id: Id): boolean =>
+  table === 'entry' ? device.along.isHere(id) : device.state().slice.get(table, id) !== null;
 
 function Records({ table, state: { slice, site }, onOpen }: RecordTableProps) {
   const form = FORMS[table];

@@ -162,7 +162,7 @@ function Content({
 const ON_ENTRY: readonly ViewName[] = ['bench', 'transit', 'makeoff', 'certificates', 'desk'];
 
 /** Views that show what is on the device. */
-const ON_DEVICE: readonly ViewName[] = ['dossier', 'certificates', 'mineral', 'transit', 'makeoff', 'clocks'];
+const ON_DEVICE: readonly ViewName[] = ['certificates', 'clocks'];
 
 /** Of a large site, the entry that the address names comes along before the view is shown. */
 function WithEntry({
@@ -174,7 +174,13 @@ function WithEntry({
   if (state.part && entry !== null && ON_ENTRY.includes(view) && !device.along.isHere(entry))
     return (
       <Suspense fallback={null}>
-        <NotHere key={entry} entry={entry} site={state.site} />
+        <NotHere
+          key={entry}
+          site={state.site}
+          what="entry"
+          more={{ entries: [entry] }}
+          isHere={() => device.along.isHere(entry)}
+        />
       </Suspense>
     );
   return (

@@ -18,6 +18,9 @@ import { useArmourEnd } from './use-armour-end';
 const PlanSheet = fetched(() => import('./PlanSheet'));
 const ArmourEndFields = fetched(() => import('./ArmourEndFields'));
 const ChooseEntry = fetched(() => import('./ChooseEntry'));
+const FarChooseEntry = fetched(() =>
+  import('./ChooseEntry').then(({ FarChooseEntry }) => ({ default: FarChooseEntry })),
+);
 
 interface StartWorkProps {
   slice: Slice;
@@ -31,7 +34,11 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
   if (!opened)
     return (
       <Later>
-        <ChooseEntry slice={slice} site={site} onOpen={onOpen} />
+        {device.along.part ? (
+          <FarChooseEntry site={site} onOpen={onOpen} />
+        ) : (
+          <ChooseEntry slice={slice} site={site} onOpen={onOpen} />
+        )}
       </Later>
     );
   const { dossier } = opened;

@@ -6,6 +6,10 @@ import type { Slice } from '../../core/record/slice';
 import type { Cable, Id } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { SealGlyph, type GlyphState } from '../../ui/heart/SealGlyph';
+import { fetched } from '../../ui/fetched';
+import { Later } from '../../ui/Later';
+import { KINDS } from '../../core/kinds/kinds';
+import { KIND_IDS } from '../../core/record/kind-ids';
 import { Root } from '../frame/Root';
 import { tabKeys, useViewKeys } from '../frame/view-keys';
 import { Drying } from '../testing/Drying';
@@ -15,6 +19,11 @@ import { LinkTool } from './LinkTool';
 import { MarkOut } from './MarkOut';
 import { testsOf } from '../testing/tests-of';
 import { tabIn, useAddress } from '../hand/address';
+import { device } from '../hand/hand';
+
+const FarEntries = fetched(() => import('../hand/FarEntries'));
+
+const MINERAL_KINDS = KIND_IDS.filter((kind) => KINDS[kind].mineral);
 
 const TABS = [
   ['insulation', 'Insulation'],
@@ -26,22 +35,42 @@ const TABS = [
 
 /** Mineral desk: one mineral-insulated cable, its insulation over the years, its marks and its length. */
 export default function MineralDesk() {
-  const [{ cable, ...address }, open] = useAddress('cable', 'tab');
+  const [{ cable, end, ...address }, open] = useAddress('cable', 'end', 'tab');
   const tab = tabIn(TABS, address.tab);
   useViewKeys(tabKeys(TABS, (id) => open({ tab: id })));
   return (
     <Root view="mineral">
-      {({ slice, site }) => {
+      {({ slice, site, part }) => {
         const cables = slice.by('cable', 'site', site).filter(({ mineral }) => mineral !== null);
         const chosen = cables.find(({ id }) => id === cable) ?? cables[0] ?? null;
+        const near = (
+          <CableList
+            slice={slice}
+            cables={cables}
+            current={chosen?.id ?? null}
+            onOpen={(id) => open({ cable: id })}
+          />
+        );
         return (
           <div className="split mineral">
-            <CableList
-              slice={slice}
-              cables={cables}
-              current={chosen?.id ?? null}
-              onOpen={(id) => open({ cable: id })}
-            />
+            {part ? (
+              <Later>
+                <FarEntries
+                  site={site}
+                  label="Mineral terminations"
+                  search="Enclosure or cable"
+                  kinds={MINERAL_KINDS}
+                  current={end}
+                  onOpen={(id) =>
+                    open({ end: id, cable: device.state().slice.get('entry', id)?.cable ?? null })
+                  }
+                >
+                  {near}
+                </FarEntries>
+              </Later>
+            ) : (
+              near
+            )}
             <main id="main" tabIndex={-1}>
               <TabBar label="Mineral desk" tabs={TABS} value={tab} onChange={(next) => open({ tab: next })}>
                 <h1>
@@ -66,6 +95,8 @@ function Opened({ tab, slice, cable, site }: { tab: Tab; slice: Slice; cable: Ca
   const key = cable?.id;
   if (tab === 'marks') return <MarkOut key={key} slice={slice} cable={cable} />;
   if (tab === 'link') return <LinkTool key={key} cable={cable} />;
+  if (!cable && device.along.part)
+    return <p>Choose a termination from the list: its cable comes along to this device.</p>;
   if (!cable) return <NoCable site={site} />;
   if (tab === 'insulation') return <Insulation key={key} slice={slice} cable={cable} />;
   if (tab === 'ends') return <BothEnds key={key} slice={slice} cable={cable} />;

@@ -1,6 +1,7 @@
 import { Button, Group, NativeSelect, Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { lists } from '../../client/lists';
+import type { EntryRow } from '../../core/programme/lists';
 import { now } from '../../client/clock';
 import { dayIn } from '../../core/record/calendar';
 import type { EntryState } from '../../core/record/finding';
@@ -12,6 +13,7 @@ import type { FarSource } from '../../ui/list/source';
 import type { ViewProps } from '../frame/Root';
 import { surfaceOf } from '../hand/surface';
 import { AreaGroups } from './AreaGroups';
+import { farEntries } from '../hand/FarEntries';
 import { useAsked } from '../hand/use-asked';
 import { Judging } from './Judging';
 import { OnDevice } from './OnDevice';
@@ -33,7 +35,7 @@ export default function FarSite({ state }: ViewProps) {
   const groups = useAsked((signal) => lists.areas(siteId, signal), `${siteId} ${asked}`);
   const of = counts.answer?.of ?? null;
   const source = useMemo(
-    () => farEntries(siteId, { state: only === 'all' ? null : only, area, version: asked }),
+    () => farEntries(siteId, { state: only === 'all' ? null : only, area }, asked),
     [siteId, only, area, asked],
   );
   return (
@@ -79,7 +81,7 @@ function Entries({
   onArea,
 }: {
   site: Id;
-  source: FarSource<Line>;
+  source: FarSource<EntryRow>;
   columns: readonly Column<Line>[];
   areas: readonly Area[];
   area: Id | null;
@@ -94,7 +96,7 @@ function Entries({
       search="Search entries"
       placeholder="Tag, cable, kind"
       filters={[DUE_FILTER]}
-      columns={columns}
+      columns={columns.map(({ cell, ...column }) => ({ ...column, cell: (row: EntryRow) => cell(lineOf(row)) }))}
       keyOf={({ id }) => id}
       hrefOf={({ id, kind }) => surfaceOf({ id, kind, site })}
       beside={
@@ -132,23 +134,3 @@ function Here({ state, today }: ViewProps & { today: string }) {
     </>
   );
 } // prettier-ignore
-
-/** The list of entries as the server has it. */
-function farEntries(
-  site: Id,
-  { version, ...only }: { state: string | null; area: Id | null; version: number },
-): FarSource<Line> {
-  return {
-    version: JSON.stringify({ ...only, version }),
-    ask: async (query, after, signal) => {
-      const asked = { ...only, due: query.only.due ?? null, q: query.text, sort: query.sort, after };
-      const page = await lists.entries(site, asked, signal);
-      return {
-        rows: page.rows.map(lineOf),
-        next: page.next,
-        matching: page.matching ?? 0,
-        of: null,
-      };
-    },
-  };
-}

@@ -15,7 +15,7 @@ const MOST_OFFERED = 12;
 export function OnDevice({ state, area }: ViewProps & { area: Area | null }) {
   const { site, slice, part } = state;
   const offered = useAsked(
-    (signal) => lists.rounds(site, { q: 'under way', limit: MOST_OFFERED }, signal),
+    (signal) => lists.named(site, 'round', { q: 'under way', limit: MOST_OFFERED }, signal),
     site,
   );
   const doing = useDoing();
@@ -40,12 +40,8 @@ export function OnDevice({ state, area }: ViewProps & { area: Area | null }) {
         {scope.areas.map((id) => (
           <Taken key={id} name={slice.get('area', id)?.name ?? 'An area'} doing={doing} less={{ areas: [id] }} />
         ))}
-        {scope.entries.length > 0 && (
-          <Taken
-            name={`${count(scope.entries.length, 'entry', 'entries')} opened here`}
-            doing={doing}
-            less={{ entries: scope.entries }}
-          />
+        {openedHere(scope) && (
+          <Taken name={openedHere(scope)} doing={doing} less={{ entries: scope.entries, enclosures: scope.enclosures, cables: scope.cables }} />
         )}
         {rounds.map((round) => (
           <Offered key={round.id} name={roundWords(round)} doing={doing} more={{ rounds: [round.id] }} />
@@ -56,6 +52,17 @@ export function OnDevice({ state, area }: ViewProps & { area: Area | null }) {
       </Stack>
     </section>
   ); // prettier-ignore
+}
+
+/** What came along by being opened, in words; empty where nothing has. */
+function openedHere({ entries, enclosures, cables }: Scope): string {
+  const lists = [
+    [entries, 'entry', 'entries'],
+    [enclosures, 'enclosure', 'enclosures'],
+    [cables, 'cable', 'cables'],
+  ] as const;
+  const some = lists.filter(([of]) => of.length > 0).map(([of, one, many]) => count(of.length, one, many));
+  return some.length > 0 ? `${some.join(', ')} opened here` : '';
 }
 
 const roundWords = (round: Round | null): string =>

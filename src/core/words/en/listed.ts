@@ -11,6 +11,7 @@ export interface Listed {
 /** Tables whose records are found by what they are called. */
 export const LISTED_TABLES = [
   'entry',
+  'enclosure',
   'cable',
   'certificate',
   'defect',
@@ -19,6 +20,7 @@ export const LISTED_TABLES = [
 type ListedTable = (typeof LISTED_TABLES)[number];
 
 const OF: { [T in Exclude<ListedTable, 'entry'>]: (record: Tables[T]) => Listed } = {
+  enclosure: ({ tag, what }) => ({ title: tag, words: ['enclosure', what].filter(Boolean).join(', ') }),
   cable: ({ tag, cores }) => ({ title: tag, words: `cable, ${cores.length} cores` }),
   certificate: ({ number, title }) => ({ title: number, words: `certificate, ${title}` }),
   defect: ({ check, statement }) => ({ title: `Defect ${check ?? ''}`.trim(), words: statement }),
