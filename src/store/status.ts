@@ -203,7 +203,9 @@ export const indexRow = ({ day, status }: Judged, { entry, area, listed }: Entry
 
 const IS_OLD = '(generation < (SELECT generation FROM judging))';
 
-const COUNT_STALE = `SELECT (SELECT count(*) FROM stale) + (SELECT count(*) FROM entry_status WHERE ${IS_OLD} AND entry NOT IN (SELECT entry FROM stale))`;
+// Those that are marked twice are looked for among the few that something touched.
+const COUNT_STALE = `SELECT (SELECT count(*) FROM entry_status WHERE ${IS_OLD})
+  + (SELECT count(*) FROM stale WHERE NOT EXISTS (SELECT 1 FROM entry_status WHERE entry_status.entry = stale.entry AND ${IS_OLD}))`;
 
 const COLUMNS = [
   'entry', 'body', 'day', 'name', 'area', 'area_name', 'enclosure', 'kind', 'state', 'sealed_at', 'sealed_state',

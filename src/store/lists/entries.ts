@@ -56,9 +56,10 @@ export class EntryList {
     const place = ask.after === null ? null : keyOf(ask.after, columns.length + 1);
     if (ask.after !== null && place === null) return null;
     const held = this.#search.holding(ask.q, 's.row');
-    const matching = this.#count(all([onlyOf(ask, ''), held]));
+    const matching = this.#count(all([onlyOf(ask, ''), held && held.few]));
     // Of many the order’s own index is gone through; few are fetched by what they have in common, and sorted.
-    const only = all([onlyOf(ask, matching < BROAD ? '' : '+'), held]);
+    const broad = matching >= BROAD;
+    const only = all([onlyOf(ask, broad ? '+' : ''), held && (broad ? held.walked : held.few)]);
     const { sql, values } = all([only, place && after(ask.sort, columns, place)]);
     const rows = this.#sql
       .get(

@@ -1,5 +1,5 @@
 import type { DefectRow, ListAsk, ListPage, Found } from '../../core/programme/lists';
-import type { DefectState, Id, Tables } from '../../core/record/types';
+import { DEFECT_STATES, type DefectState, type Id, type Tables } from '../../core/record/types';
 import { LISTED_TABLES } from '../../core/words/en/listed';
 import type { Db } from '../open';
 import { Prepared } from '../prepared';
@@ -14,6 +14,9 @@ export interface DefectAsk extends ListAsk {
   entry: Id | null;
   sort: 'due' | 'severity';
 }
+
+/** Named one by one, so that their index is asked. */
+const UNPROVEN = `r.state IN (${DEFECT_STATES.filter((state) => state !== 'proven').map((state) => `'${state}'`).join()})`; // prettier-ignore
 
 /** Lists of records as they are kept, page by page. */
 export class RecordLists {
@@ -30,8 +33,12 @@ export class RecordLists {
     table: T,
     ask: ListAsk,
   ): ListPage<Tables[T]> | null {
-    const only = all([{ sql: 'l.of_table = ?', values: [table] }, this.#search.holding(ask.q, 'l.row')]);
-    return this.#page<Tables[T]>(ask, only, {
+    const held = this.#search.holding(ask.q, 'l.row');
+    // Few are fetched from what was found; of many their index is gone through.
+    const found = held && all([{ sql: '+l.of_table = ?', values: [table] }, held.few]);
+    const only =
+      held?.broad === false ? found! : all([{ sql: 'l.of_table = ?', values: [table] }, held && held.walked]);
+    return this.#page<Tables[T]>(ask, only, found ?? only, {
       from: `listed l JOIN ${table} r ON r.id = l.id`,
       counted: 'listed l',
       columns: ['l.name', 'l.row'],
@@ -43,16 +50,15 @@ export class RecordLists {
   /** Defects, those due first or the worst first. @returns null where `after` is no place of this list */
   defects(ask: DefectAsk): ListPage<DefectRow> | null {
     const { state, severity, entry } = ask;
+    const held = this.#search.holding(ask.q, "(SELECT row FROM listed WHERE of_table = 'defect' AND listed.id = r.id)"); // prettier-ignore
     const only = all([
-      state === 'unproven'
-        ? { sql: "r.state <> 'proven'", values: [] }
-        : state && { sql: 'r.state = ?', values: [state] },
+      state === 'unproven' ? { sql: UNPROVEN, values: [] } : state && { sql: 'r.state = ?', values: [state] },
       severity === null ? null : { sql: 'r.severity = ?', values: [severity] },
       entry === null ? null : { sql: 'r.entry = ?', values: [entry] },
-      this.#search.holding(ask.q, "(SELECT row FROM listed WHERE of_table = 'defect' AND listed.id = r.id)"),
+      held && held.few,
     ]);
     const worst = ask.sort === 'severity';
-    const page = this.#page<Tables['defect']>(ask, only, {
+    const page = this.#page<Tables['defect']>(ask, only, only, {
       from: 'defect r',
       counted: 'defect r',
       columns: worst ? ['-r.severity', 'r.due', 'r.id'] : ['r.due', 'r.id'],
@@ -65,7 +71,7 @@ export class RecordLists {
 
   /** What was done on the site, the newest first. @returns null where `after` is no place of this list */
   history(ask: ListAsk): ListPage<Tables['change']> | null {
-    return this.#page<Tables['change']>(ask, all([]), {
+    return this.#page<Tables['change']>(ask, all([]), all([]), {
       from: 'change r',
       counted: 'change r',
       columns: ['r.id'],
@@ -77,6 +83,7 @@ export class RecordLists {
   #page<R>(
     { after, limit }: ListAsk,
     only: Clause,
+    counted: Clause,
     list: { from: string; counted: string; columns: readonly string[]; order: string; after: string },
   ): ListPage<R> | null {
     const place = after === null ? null : keyOf(after, list.columns.length);
@@ -90,7 +97,7 @@ export class RecordLists {
     return {
       rows: shown.map(([body]) => JSON.parse(body) as R),
       next: rows.length > limit ? tokenOf(shown.at(-1)!.slice(1)) : null,
-      matching: place ? null : (this.#sql.get(`SELECT count(*) FROM ${list.counted} WHERE ${only.sql}`).pluck().get(...only.values) as number),
+      matching: place ? null : (this.#sql.get(`SELECT count(*) FROM ${list.counted} WHERE ${counted.sql}`).pluck().get(...counted.values) as number),
       judging: 0,
     };
   } // prettier-ignore
@@ -108,7 +115,8 @@ export class RecordLists {
   }
 
   /** Few are sorted as they are; of many each table's own index is gone through in its order. */
-  *#found({ sql, values, broad }: Held, most: number): Generator<Found> {
+  *#found({ few, walked, broad }: Held, most: number): Generator<Found> {
+    const { sql, values } = broad ? walked : few;
     const select = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l LEFT JOIN entry_status s ON s.row = l.row WHERE ${sql}`;
     if (!broad) {
       const rank = LISTED_TABLES.map((table, i) => `WHEN '${table}' THEN ${i}`).join(' ');

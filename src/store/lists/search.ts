@@ -1,6 +1,6 @@
 import type { Db } from '../open';
 import { Prepared } from '../prepared';
-import type { Clause } from './keyset';
+import { all, type Clause } from './keyset';
 
 /** Letters that a part of a tag has at least, so that its index can be asked. */
 const TRIGRAM = 3;
@@ -18,6 +18,9 @@ const quoted = (word: string): string => `"${word.replaceAll('"', '""')}"`;
 const BEGINS = 'SELECT rowid FROM found_word WHERE found_word MATCH ?';
 const HAS = 'SELECT rowid FROM found_tag WHERE found_tag MATCH ?';
 
+/** Rows that answer the question that is asked now: the full-text index is asked once, however often they are gone through. */
+const HITS = 'CREATE TEMP TABLE IF NOT EXISTS hit (row INTEGER PRIMARY KEY)';
+
 const wordsOf = (text: string): string[] =>
   text.replaceAll('\0', ' ').trim().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
 
@@ -25,8 +28,13 @@ const wordsOf = (text: string): string[] =>
 const isWhole = (word: string, words: readonly string[]): boolean =>
   [...word].length === 1 && words.length > 1;
 
-/** A clause, and whether so many rows answer it that their order's index is gone through. */
-export interface Held extends Clause {
+/** What holds the words of a question, until the next is asked. */
+export interface Held {
+  /** As it is counted and fetched by: from what was found. */
+  few: Clause;
+  /** As an index is gone through in its order: row by row, each looked up among what was found. */
+  walked: Clause;
+  /** Whether so many rows answer that their order's index is gone through. */
   broad: boolean;
 }
 
@@ -34,7 +42,7 @@ export interface Held extends Clause {
 export class Search {
   readonly #sql: Prepared;
 
-  constructor(db: Db) {
+  constructor(private readonly db: Db) {
     this.#sql = new Prepared(db);
   }
 
@@ -48,51 +56,49 @@ export class Search {
     const words = wordsOf(text);
     if (words.length === 0) return null;
     // A sign alone is no word: the full-text index would refuse it.
-    if (words.some((word) => !/[\p{L}\p{N}]/u.test(word))) return { sql: '0', values: [], broad: false };
+    if (words.some((word) => !/[\p{L}\p{N}]/u.test(word))) return heldBy(row, 0);
     const narrow = words.filter((word) => !isWhole(word, words) && !this.#isBroad(word));
     const inTags = narrow.filter((word) => this.#isInTags(word));
     const begins = words.filter((word) => !inTags.includes(word));
-    // Of many rows their own index is gone through in its order; few are fetched one by one.
-    const broad = narrow.length === 0;
-    const of = broad ? `+${row}` : row;
-    return {
-      broad,
-      sql: [
-        ...(begins.length > 0 ? [`${of} IN (${BEGINS})`] : []),
-        ...inTags.map(() => `${of} IN (${BEGINS} UNION ${HAS})`),
-      ].join(' AND '),
-      values: [
-        ...(begins.length > 0
-          ? [begins.map((word) => quoted(word) + (isWhole(word, words) ? '' : '*')).join(' AND ')]
-          : []),
-        ...inTags.flatMap((word) => [`${quoted(word)}*`, quoted(word)]),
-      ],
-    };
+    const asked = begins.map((word) => quoted(word) + (isWhole(word, words) ? '' : '*')).join(' AND ');
+    const parts = [
+      ...(begins.length > 0 ? [{ sql: `rowid IN (${BEGINS})`, values: [asked] }] : []),
+      ...inTags.map((word) => ({ sql: `rowid IN (${BEGINS} UNION ${HAS})`, values: [`${quoted(word)}*`, quoted(word)] })),
+    ];
+    // One part alone is what was found; of several, what all have.
+    return heldBy(row, this.#gather(parts.length === 1 && inTags.length === 0 ? { sql: BEGINS, values: [asked] } : inListed(all(parts))));
+  } // prettier-ignore
+
+  /**
+   * The same in parts, what is nearest first: called so, called something that begins so, and all of it. Each counts
+   * until the next is taken.
+   */
+  *nearest(text: string, row: string): Generator<Held> {
+    const words = wordsOf(text);
+    if (words.length === 0 || words.some((word) => !/[\p{L}\p{N}]/u.test(word))) return;
+    for (const star of ['', '*']) {
+      const asked = `{title} : (${words.map((word) => quoted(word) + star).join(' AND ')})`;
+      const many = this.#gather({ sql: BEGINS, values: [asked] });
+      if (many > 0) yield heldBy(row, many);
+    }
+    yield this.holding(text, row)!;
   }
 
-  /** The same in parts, what is nearest first: called so, called something that begins so, and all of it. */
-  nearest(text: string, row: string): Held[] {
-    const all = this.holding(text, row);
-    if (all === null || all.sql === '0') return [];
-    const called = (star: string): Held[] => {
-      const asked = `{title} : (${wordsOf(text)
-        .map((word) => quoted(word) + star)
-        .join(' AND ')})`;
-      const many = this.#count(asked);
-      if (many === 0) return [];
-      const broad = many >= BROAD;
-      return [{ sql: `${broad ? '+' : ''}${row} IN (${BEGINS})`, values: [asked], broad }];
-    };
-    return [...called(''), ...called('*'), all];
+  /** Finds what answers, in place of what was found before. @returns how many */
+  #gather({ sql, values }: Clause): number {
+    this.db.exec(HITS);
+    this.#sql.get('DELETE FROM temp.hit').run();
+    return this.#sql.get(`INSERT INTO temp.hit ${sql}`).run(...values).changes;
   }
 
   #isBroad(word: string): boolean {
-    return this.#count(`${quoted(word)}*`) >= BROAD;
-  }
-
-  /** How many rows answer, as far as it matters. */
-  #count(asked: string): number {
-    return this.#sql.get(`SELECT count(*) FROM (${BEGINS} LIMIT ${BROAD})`).pluck().get(asked) as number;
+    const some = `SELECT count(*) FROM (${BEGINS} LIMIT ${BROAD})`;
+    return (
+      (this.#sql
+        .get(some)
+        .pluck()
+        .get(`${quoted(word)}*`) as number) >= BROAD
+    );
   }
 
   #isInTags(word: string): boolean {
@@ -100,3 +106,18 @@ export class Search {
     return this.#sql.get(`${HAS} LIMIT 1`).pluck().get(quoted(word)) !== undefined;
   }
 }
+
+const inListed = ({ sql, values }: Clause): Clause => ({
+  sql: `SELECT row FROM listed WHERE ${sql}`,
+  values,
+});
+
+function heldBy(row: string, many: number): Held {
+  if (many === 0) return { few: NONE, walked: NONE, broad: false };
+  const few = { sql: `${row} IN (SELECT row FROM temp.hit)`, values: [] };
+  const broad = many >= BROAD;
+  // The sign keeps the planner from fetching each row that was found.
+  return { few, walked: broad ? { sql: `+${few.sql}`, values: [] } : few, broad };
+}
+
+const NONE: Clause = { sql: '0', values: [] };
