@@ -51,6 +51,7 @@ describe('the instrument in the hand', () => {
     server(false);
     hand.hold(driver);
     hand.handle({ target: 35 });
+    await vi.dynamicImportSettled();
     await vi.advanceTimersByTimeAsync(4000);
     expect(hand.line).toMatchObject({ instrument: 'n', unit: 'Nm', stable: true });
     expect(hand.line!.value!).toBeCloseTo(35, 1);

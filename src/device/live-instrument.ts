@@ -1,7 +1,7 @@
 import { api } from '../client/api';
 import { now } from '../client/clock';
 import type { InstrumentLine } from '../core/instrument/line';
-import { read, step, takeOut, type InstrumentInput, type Simulated } from '../core/instrument/simulator';
+import type { InstrumentInput, Simulated } from '../core/instrument/simulator';
 import type { Instrument } from '../core/record/types';
 
 /** Samples per second when the page drives the instrument itself. */
@@ -9,9 +9,13 @@ const SAMPLES_PER_SECOND = 8;
 /** Silence after which the page takes over, ms. */
 const SILENCE_MS = 900;
 
+type Simulator = typeof import('../core/instrument/simulator');
+
 /** The simulated instrument in the hand: the server's stream, or the same simulator here when it is away. */
 export class LiveInstrument {
   #here: Simulated | null = null;
+  /** Opened with the first instrument that is taken into the hand. */
+  #simulator: Promise<Simulator> | null = null;
   #instrument: Instrument | null = null;
   #heardMs = 0;
   /** Moves of the hand that are on their way to the server. */
@@ -34,6 +38,7 @@ export class LiveInstrument {
     this.line = null;
     if (this.#timer) clearInterval(this.#timer);
     this.#timer = instrument ? setInterval(() => this.#tick(), 1000 / SAMPLES_PER_SECOND) : null;
+    if (instrument) void this.#open().catch(() => undefined);
     this.changed();
   }
 
@@ -41,10 +46,12 @@ export class LiveInstrument {
   handle(input: InstrumentInput): void {
     const instrument = this.#instrument;
     if (!instrument) return;
-    this.#here = step(this.#here ?? takeOut(instrument, 97), input);
     // What it showed before the hand moved is no reading of what comes now.
     if (this.line) this.line = { ...this.line, stable: false };
     this.#moved++;
+    void this.#open().then(({ step, takeOut }) => {
+      if (instrument === this.#instrument) this.#here = step(this.#here ?? takeOut(instrument, 97), input);
+    }, console.error);
     void api
       .handleInstrument(instrument.site, instrument.id, input)
       .catch(() => {
@@ -62,11 +69,23 @@ export class LiveInstrument {
     this.changed();
   }
 
+  /** @returns what drives it on this page; asked for again where it could not be had */
+  #open(): Promise<Simulator> {
+    this.#simulator ??= import('../core/instrument/simulator').catch((error: unknown) => {
+      this.#simulator = null;
+      throw error;
+    });
+    return this.#simulator;
+  }
+
   #tick(): void {
     if (!this.#here) return;
-    this.#here = step(this.#here, {});
-    if (Date.now() - this.#heardMs < SILENCE_MS) return;
-    this.line = read(this.#here, now());
-    this.changed();
+    void this.#open().then(({ step, read }) => {
+      if (!this.#here) return;
+      this.#here = step(this.#here, {});
+      if (Date.now() - this.#heardMs < SILENCE_MS) return;
+      this.line = read(this.#here, now());
+      this.changed();
+    }, console.error);
   }
 }

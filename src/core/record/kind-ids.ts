@@ -17,3 +17,6 @@ export const KIND_IDS = [
   'transit-sealant',
 ] as const;
 export type KindId = (typeof KIND_IDS)[number];
+
+/** Whether a kind is a transit: its name says so, so that no list has to open what is known of kinds. */
+export const isTransit = (kind: KindId): boolean => kind.startsWith('transit-');

@@ -3,7 +3,6 @@ import { useEffect, useLayoutEffect, useState, type CSSProperties } from 'react'
 import { count } from '../../core/words/en/format';
 import type { DeviceState } from '../../device/device';
 import type { Trouble } from '../../device/keeper';
-import { watchClocks } from '../hand/alarm';
 import './frame.css';
 import { wayOf, WAYS, type ViewName } from './way';
 
@@ -113,9 +112,16 @@ function Below({ view, site }: { view: ViewName; site: string }) {
 function DueClocks() {
   const [due, setDue] = useState(0);
   useEffect(() => {
-    const look = () => setDue(watchClocks().due);
-    const timer = setInterval(look, 1000);
-    return () => clearInterval(timer);
+    let timer: ReturnType<typeof setInterval> | undefined;
+    let left = false;
+    // What it takes to know them comes after what is seen first.
+    import('../hand/alarm').then(({ watchClocks }) => {
+      if (!left) timer = setInterval(() => setDue(watchClocks().due), 1000);
+    }, console.error);
+    return () => {
+      left = true;
+      clearInterval(timer);
+    };
   }, []);
   return due > 0 ? <b className="due-clocks tone-failed"> {due} due</b> : null;
 }

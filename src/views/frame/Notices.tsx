@@ -6,11 +6,11 @@ import { commandWords, refusalWords } from '../../core/words/en/commands';
 import type { DeviceState } from '../../device/device';
 import type { Waiting } from '../../device/database';
 import { photosIn } from '../../device/outbox';
-import { device, takeUpdate, useUpdate } from '../hand/hand';
+import { device, takeUpdate } from '../hand/hand';
 import { saveBlob } from '../hand/save-file';
 
 /** What a person has to know before going on: what was not taken, what was lost, what waits, a new version. */
-export function Notices({ state }: { state: DeviceState }) {
+export default function Notices({ state, update }: { state: DeviceState; update: boolean }) {
   return (
     <>
       <Trouble state={state} />
@@ -18,7 +18,7 @@ export function Notices({ state }: { state: DeviceState }) {
       <Held state={state} />
       <Refused state={state} />
       <Told state={state} />
-      <Update waiting={state.waiting} />
+      {update && <Update waiting={state.waiting} />}
     </>
   );
 }
@@ -193,9 +193,7 @@ function Told({ state: { notices } }: { state: DeviceState }) {
 
 /** A new version of the program comes when the person agrees; what waits is sent first. */
 function Update({ waiting }: { waiting: number }) {
-  const ready = useUpdate();
   const [going, setGoing] = useState(false);
-  if (!ready) return null;
   return (
     <div className="notice" role="status">
       A new version of Yendral is ready. {waiting > 0 ? `${count(waiting, 'record')} are sent first. ` : ''}

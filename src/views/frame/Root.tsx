@@ -37,16 +37,16 @@ import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
 import { cssVariables, theme } from '../../ui/theme';
 import { useAddress } from '../hand/address';
-import { device, onSaid, startDevice, useDeviceLater, type Said as SaidNews } from '../hand/hand';
+import { device, onSaid, startDevice, useDeviceLater, useUpdate, type Said as SaidNews } from '../hand/hand';
 import { ErrorBoundary } from './ErrorBoundary';
 import { Head } from './Head';
 import { viewKeys } from './view-keys';
 import type { ViewName } from './way';
-import { Notices } from './Notices';
 
 const Palette = fetched(() => import('./Palette'));
 const WhoAreYou = fetched(() => import('./WhoAreYou'));
 const NotHere = fetched(() => import('./NotHere'));
+const Notices = fetched(() => import('./Notices'));
 const KeyList = fetched(() => import('./KeyList'));
 const Voice = fetched(() => import('./Voice'));
 
@@ -93,7 +93,7 @@ function Frame({ view, siteless = false, children }: FrameProps) {
       <AppShell mode="static" header={{ height: 'var(--head)' }}>
         <Head view={view} state={state} onFind={() => setPalette(true)} onKeys={() => setList(true)} />
         <AppShell.Main component="div" className="frame-main">
-          <Notices state={state} />
+          <ToTell state={state} />
           <ErrorBoundary>
             <Content state={state} siteless={siteless}>
               {(open) => (
@@ -193,6 +193,14 @@ function WithEntry({
       {children(state)}
     </>
   );
+}
+
+/** What a person has to know, where there is something. */
+function ToTell({ state }: { state: DeviceState }) {
+  const update = useUpdate();
+  const { trouble, forgotten, held, refused, notices } = state;
+  const some = trouble !== null || forgotten || update || held.length + refused.length + notices.length > 0;
+  return <Suspense fallback={null}>{some && <Notices state={state} update={update} />}</Suspense>;
 }
 
 const Who = ({ state: { people } }: { state: DeviceState }) => (
