@@ -133,7 +133,7 @@ export class Records implements Slice {
 
   /** The newest changes of a site, newest first, as the JSON that they are kept as. */
   recentChanges(site: Id, most: number): string[] {
-    return this.#texts('SELECT body FROM change WHERE site = ? ORDER BY id DESC LIMIT ?', [site, most]);
+    return this.#texts('SELECT body FROM change WHERE +site = ? ORDER BY id DESC LIMIT ?', [site, most]);
   }
 
   /** Changes that touched a record, newest first. */

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { ulid } from 'ulid';
 import { clientOf, type Client } from '../server/served';
 import { serveDemo } from '../browser/harness';
+import { scalePage } from './scale-page';
 
 /** The day on which the generated plant is looked at. */
 const NOW = '2026-11-02T09:00:00.000Z';
@@ -67,8 +68,16 @@ export async function scale(): Promise<void> {
     const pid = served.process.pid!;
     for (let i = 0; i < 50; i++) await timed(client, question());
     const times: number[] = [];
-    for (let i = 0; i < 1000; i++) times.push(await timed(client, question()));
-    console.log(`(l) 1,000 lists and searches of ${ENTRIES.toLocaleString('en')} entries: ${told(times)}; server ${used(pid).rssMb.toFixed(0)} MB`);
+    const slow: { ms: number; path: string }[] = [];
+    for (let i = 0; i < 1000; i++) {
+      const path = question();
+      const ms = await timed(client, path);
+      times.push(ms);
+      slow.push({ ms, path });
+    }
+    const slowest = slow.sort((a, b) => b.ms - a.ms).slice(0, 5).map(({ ms, path }) => `${path} ${ms.toFixed(0)} ms`); // prettier-ignore
+    console.log(`(l) 1,000 lists and searches of ${ENTRIES.toLocaleString('en')} entries: ${told(times)}; server ${used(pid).rssMb.toFixed(0)} MB; the slowest: ${slowest.join(', ')}`);
+    await scalePage(served);
     await judgedAnew(client, pid);
   } finally {
     await served.stop();

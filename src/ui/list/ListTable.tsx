@@ -1,7 +1,6 @@
 import { Button, Group, Table, Text, UnstyledButton } from '@mantine/core';
-import { tableFeatures, useTable, type ColumnDef } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Fragment, useEffect, useRef, type ReactNode } from 'react';
+import { Fragment, memo, useEffect, useRef, type ReactNode } from 'react';
 import './list.css';
 import { ListFilters } from './ListFilters';
 import type { Query, Source } from './source';
@@ -94,30 +93,17 @@ const Problem = <R,>({ list }: { list: List<R> }) => (
   </Group>
 );
 
-const features = tableFeatures({});
-
 function Rows<R>(props: TableProps<R> & { list: List<R> }) {
-  const { list, columns, keyOf } = props;
+  const { list, columns, keyOf, hrefOf, onOpen, open, detail, rowClass } = props;
+  const { rows } = list;
   const box = useRef<HTMLDivElement>(null);
-  const data = list.rows as readonly (R & object)[];
-  const table = useTable({
-    features,
-    data,
-    getRowId: (row) => keyOf(row),
-    columns: columns.map(({ id, title, cell }): ColumnDef<typeof features, R & object> => ({
-      id,
-      header: title,
-      cell: ({ row }) => cell(row.original),
-    })),
-  });
-  const rows = table.getRowModel().rows;
   // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is used here alone, anew with each render
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => ROW_PX,
     ...TOLD,
-    getItemKey: (i) => rows[i]!.id,
+    getItemKey: (i) => keyOf(rows[i]!),
     overscan: 6,
   });
   const items = virtual.getVirtualItems();
@@ -126,7 +112,7 @@ function Rows<R>(props: TableProps<R> & { list: List<R> }) {
     if (end >= rows.length - 1) list.more();
   }, [end, rows.length]); // eslint-disable-line react-hooks/exhaustive-deps
   // What is open is on the screen, however far down it stands.
-  const opened = props.open == null ? -1 : rows.findIndex(({ id }) => id === props.open);
+  const opened = props.open == null ? -1 : rows.findIndex((row) => keyOf(row) === props.open);
   useEffect(() => {
     if (opened >= 0) virtual.scrollToIndex(opened, { align: 'start' });
   }, [opened]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -138,11 +124,7 @@ function Rows<R>(props: TableProps<R> & { list: List<R> }) {
         <Gap height={items[0]?.start ?? 0} />
         {items.map(({ index, key }) => (
           <Table.Tbody key={key} ref={virtual.measureElement} data-index={index}>
-            <Row
-              {...props}
-              row={rows[index]!.original}
-              cells={rows[index]!.getAllCells().map((cell) => ({ id: cell.id, shown: <table.FlexRender cell={cell} /> }))}
-            />
+            <RowInView row={rows[index]!} {...{ columns, keyOf, hrefOf, onOpen, detail, rowClass }} isOpen={open === keyOf(rows[index]!)} />
           </Table.Tbody>
         ))}
         <Gap height={below} />
@@ -182,25 +164,27 @@ function Head<R>({ columns, list }: { columns: readonly Column<R>[]; list: List<
   );
 }
 
-interface RowProps<R> extends TableProps<R> {
+interface RowProps<R> extends Pick<
+  TableProps<R>,
+  'columns' | 'keyOf' | 'hrefOf' | 'onOpen' | 'detail' | 'rowClass'
+> {
   row: R;
-  cells: readonly { id: string; shown: ReactNode }[];
+  isOpen: boolean;
 }
 
 /** A row: pressed anywhere, it opens; what it opens in place stands under it. */
-function Row<R>({ row, cells, keyOf, hrefOf, onOpen, open, detail, rowClass, columns }: RowProps<R>) {
+function Row<R>({ row, isOpen, columns, keyOf, hrefOf, onOpen, detail, rowClass }: RowProps<R>) {
   const key = keyOf(row);
-  const isOpen = open === key;
   return (
     <Fragment>
       <Table.Tr className={rowClass?.(row)} data-row={key}>
-        {cells.map(({ id, shown }, i) => (
+        {columns.map(({ id, cell }, i) => (
           <Table.Td key={id}>
             {i > 0 ? (
-              shown
+              cell(row)
             ) : hrefOf ? (
               <a className="line" href={hrefOf(row)}>
-                {shown}
+                {cell(row)}
               </a>
             ) : onOpen ? (
               <UnstyledButton
@@ -208,10 +192,10 @@ function Row<R>({ row, cells, keyOf, hrefOf, onOpen, open, detail, rowClass, col
                 aria-expanded={detail ? isOpen : undefined}
                 onClick={() => onOpen(key)}
               >
-                {shown}
+                {cell(row)}
               </UnstyledButton>
             ) : (
-              shown
+              cell(row)
             )}
           </Table.Td>
         ))}
@@ -224,3 +208,6 @@ function Row<R>({ row, cells, keyOf, hrefOf, onOpen, open, detail, rowClass, col
     </Fragment>
   );
 }
+
+// While the list is scrolled, what stays in view is not drawn anew.
+const RowInView = memo(Row) as typeof Row;
