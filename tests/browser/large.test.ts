@@ -40,6 +40,16 @@ afterAll(async () => {
 
 const elements = (page: Page) => page.$$eval('*', (all) => all.length);
 const rows = (page: Page) => page.$$eval('.stops [data-row]', (all) => all.map((row) => row.textContent));
+/** How many entries were opened and are kept on the device. */
+const keptEntries = async (): Promise<number> => {
+  const asked = indexedDB.open('yendral');
+  await new Promise((done) => (asked.onsuccess = done));
+  const copies = asked.result.transaction('copies').objectStore('copies').getAll();
+  await new Promise((done) => (copies.onsuccess = done));
+  asked.result.close();
+  return (copies.result as { scope?: { entries: string[] } }[]).flatMap(({ scope }) => scope?.entries ?? [])
+    .length;
+};
 /** Entries of the round under way, by the walk that stands beside the bench. */
 const walk = (page: Page) => page.$$eval('.walk a', (all) => all.map((a) => a.textContent));
 
@@ -90,7 +100,7 @@ describe('a site that is too large to lie on a device', () => {
     await page.click('.stops [data-row] a');
     await waitForText(page, '.bench h1', 'HC-1');
     // It is kept beside the page, in a moment.
-    await new Promise((done) => setTimeout(done, 1000));
+    await page.waitForFunction(keptEntries, { polling: 200 });
     await page.goto(`${served.address}/site/?site=greyholm`);
     await waitForText(page, '[aria-label="On this device"]', '1 entry opened here');
     await clickText(page, '[aria-label="On this device"] button', 'Take along');

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import type { FarSource, Page, Query } from './source';
 import type { List } from './use-list';
 
@@ -16,7 +16,7 @@ export function useFarList<R>(
   start: Partial<Query> = {},
   onQuery?: (query: Query) => void,
 ): List<R> {
-  const [query, setQuery] = useState<Query>({ text: '', only: {}, sort: '', ...start });
+  const { query, ask } = useQuery(start, onQuery);
   const [pages, setPages] = useState<readonly Page<R>[]>([]);
   const [asking, setAsking] = useState(true);
   const [problem, setProblem] = useState<string | null>(null);
@@ -52,17 +52,8 @@ export function useFarList<R>(
   }, [asked, source.version, tries]);
 
   // Who has gone on to further pages is not taken back to the first.
-  const unsettled = pages.length === 1 && pages[0]!.unsettled === true && !asking;
-  useEffect(() => {
-    if (!unsettled) return;
-    const wait = setTimeout(() => setTries((tried) => tried + 1), UNSETTLED_MS);
-    return () => clearTimeout(wait);
-  }, [unsettled]);
+  useAgain(pages.length === 1 && pages[0]!.unsettled === true && !asking, setTries);
 
-  const ask = (next: Partial<Query>) => {
-    setQuery({ ...query, ...next });
-    onQuery?.({ ...query, ...next });
-  };
   const last = pages.at(-1);
   return {
     query,
@@ -77,4 +68,22 @@ export function useFarList<R>(
     problem,
     again: () => setTries(tries + 1),
   };
+}
+
+/** Asks again in a moment, as long as a list is not settled. */
+function useAgain(unsettled: boolean, setTries: Dispatch<SetStateAction<number>>): void {
+  useEffect(() => {
+    if (!unsettled) return;
+    const wait = setTimeout(() => setTries((tried) => tried + 1), UNSETTLED_MS);
+    return () => clearTimeout(wait);
+  }, [unsettled, setTries]);
+}
+
+function useQuery(start: Partial<Query>, onQuery?: (query: Query) => void) {
+  const [query, setQuery] = useState<Query>({ text: '', only: {}, sort: '', ...start });
+  const ask = (next: Partial<Query>) => {
+    setQuery({ ...query, ...next });
+    onQuery?.({ ...query, ...next });
+  };
+  return { query, ask };
 }
