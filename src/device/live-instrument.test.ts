@@ -56,6 +56,18 @@ describe('the instrument in the hand', () => {
     expect(hand.line).toMatchObject({ instrument: 'n', unit: 'Nm', stable: true });
     expect(hand.line!.value!).toBeCloseTo(35, 1);
   });
+  it('hears nothing of the server that has not had the hand’s move, though its stream goes on', async () => {
+    server(false);
+    hand.hold(driver);
+    hand.handle({ target: 35 });
+    await vi.dynamicImportSettled();
+    for (let i = 0; i < 40; i++) {
+      hand.hear(line({ value: null, stable: false }));
+      await vi.advanceTimersByTimeAsync(100);
+    }
+    expect(hand.line).toMatchObject({ stable: true });
+    expect(hand.line!.value!).toBeCloseTo(35, 1);
+  });
   it('leaves the word to the server as long as it speaks', async () => {
     server(true);
     hand.hold(driver);

@@ -18,6 +18,8 @@ export class LiveInstrument {
   #simulator: Promise<Simulator> | null = null;
   #instrument: Instrument | null = null;
   #heardMs = 0;
+  /** The server has not had the hand's last move: its lines are of another hand's. */
+  #unheard = false;
   /** Moves of the hand that are on their way to the server. */
   #moved = 0;
   #timer: ReturnType<typeof setInterval> | null = null;
@@ -35,6 +37,7 @@ export class LiveInstrument {
     if (instrument?.id === this.#instrument?.id) return;
     this.#instrument = instrument;
     this.#here = null;
+    this.#unheard = false;
     this.line = null;
     if (this.#timer) clearInterval(this.#timer);
     this.#timer = instrument ? setInterval(() => this.#tick(), 1000 / SAMPLES_PER_SECOND) : null;
@@ -54,15 +57,19 @@ export class LiveInstrument {
     }, console.error);
     void api
       .handleInstrument(instrument.site, instrument.id, input)
-      .catch(() => {
-        this.#heardMs = 0;
-      })
+      .then(
+        () => (this.#unheard = false),
+        () => {
+          this.#unheard = true;
+          this.#heardMs = 0;
+        },
+      )
       .finally(() => this.#moved--);
   }
 
   /** A line of the server's stream. */
   hear(line: InstrumentLine): void {
-    if (line.instrument !== this.#instrument?.id) return;
+    if (line.instrument !== this.#instrument?.id || this.#unheard) return;
     this.#heardMs = Date.now();
     // Until the server has the hand's move, its lines are of before.
     this.line = this.#moved > 0 ? { ...line, stable: false } : line;
