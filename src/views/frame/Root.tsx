@@ -46,7 +46,8 @@ import type { ViewName } from './way';
 const Palette = fetched(() => import('./Palette'));
 const WhoAreYou = fetched(() => import('./WhoAreYou'));
 const NotHere = fetched(() => import('./NotHere'));
-const Notices = fetched(() => import('./Notices'));
+const notices = () => import('./Notices');
+const Notices = fetched(notices);
 const KeyList = fetched(() => import('./KeyList'));
 const Voice = fetched(() => import('./Voice'));
 
@@ -198,8 +199,10 @@ function WithEntry({
 /** What a person has to know, where there is something. */
 function ToTell({ state }: { state: DeviceState }) {
   const update = useUpdate();
-  const { trouble, forgotten, held, refused, notices } = state;
-  const some = trouble !== null || forgotten || update || held.length + refused.length + notices.length > 0;
+  // What there may be to tell is told without the server: it is here before that.
+  useEffect(() => void notices().catch(() => undefined), []);
+  const { trouble, forgotten, held, refused, notices: told } = state;
+  const some = trouble !== null || forgotten || update || held.length + refused.length + told.length > 0;
   return <Suspense fallback={null}>{some && <Notices state={state} update={update} />}</Suspense>;
 }
 
