@@ -11,6 +11,10 @@ interface RecordSelectProps {
   none: string;
   records: readonly { value: string; label: string }[];
   error?: ReactNode;
+  /** Said under the field. */
+  description?: ReactNode;
+  /** Hears what is typed, where the records are what somebody else has found for it; empty for nothing. */
+  onSearch?: (text: string) => void;
   onChange: (id: string) => void;
 }
 
@@ -21,8 +25,16 @@ const MOST_SHOWN = 50;
 const NONE = '-';
 
 /** A choice of one record out of many, found by typing a part of its name. */
-export default function RecordSelect({ value, none, records, onChange, ...rest }: RecordSelectProps) {
+export default function RecordSelect({
+  value,
+  none,
+  records,
+  onChange,
+  onSearch,
+  ...rest
+}: RecordSelectProps) {
   const shown = () => records.find((one) => one.value === value)?.label ?? none;
+  const typedIn = (text: string) => (text === shown() ? '' : text);
   return (
     <Select
       {...rest}
@@ -35,6 +47,10 @@ export default function RecordSelect({ value, none, records, onChange, ...rest }
       onFocus={({ currentTarget: field }) => field.select()}
       allowDeselect={false}
       limit={MOST_SHOWN}
+      inputWrapperOrder={['label', 'input', 'description', 'error']}
+      onSearchChange={onSearch && ((text) => onSearch(typedIn(text)))}
+      // Who searches elsewhere has looked already; only no record is none that was looked for.
+      filter={onSearch && (({ options, search }) => (typedIn(search) === '' ? options : options.slice(1)))}
       nothingFoundMessage="Nothing matches"
       data={[{ value: NONE, label: none }, ...records]}
       value={value === '' ? NONE : value}

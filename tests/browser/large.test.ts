@@ -164,11 +164,9 @@ describe('a site that is too large to lie on a device', () => {
     await box.click();
     await box.type('hc-1');
     await page.waitForFunction(() => {
-      const shown = [...document.querySelectorAll<HTMLElement>('[role="option"]')].filter(({ offsetParent }) => offsetParent !== null);
-      const offered = shown.slice(1);
+      const offered = [...document.querySelectorAll<HTMLElement>('[role="option"]')].filter(({ offsetParent }) => offsetParent !== null);
       return offered.length > 0 && offered.every((one) => one.textContent?.startsWith('HC-1'));
     });
-    await page.keyboard.press('ArrowDown');
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => document.querySelector<HTMLInputElement>('[data-path="enclosure"] input')?.value.startsWith('HC-1'));
