@@ -116,10 +116,10 @@ function configOf({
   };
 }
 
-/** From where to where the level axis runs; a single reading still needs one. */
+/** From where to where the level axis runs: one of its units at least, so that its words differ. */
 function spanOf({ points, fitted, from }: LogCurve): [number, number] {
   const xs = [...points, ...fitted].map(({ x }) => x);
   const first = from ?? Math.min(...xs);
   const last = Math.max(...xs, first);
-  return [first, last > first ? last : first + 1];
+  return [first, Math.max(last, first + 1)];
 }

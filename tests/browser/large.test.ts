@@ -183,6 +183,25 @@ describe('a site that is too large to lie on a device', () => {
       await page.waitForFunction((name) => new URLSearchParams(location.search).get(name) !== null, {}, mark);
       await page.waitForSelector('[role="tablist"]');
     }
+    // Of several that are pressed at once the last is opened.
+    await page.goto(`${served.address}/transit/?site=greyholm`);
+    await page.waitForFunction(() => document.querySelectorAll('.side-rows button').length > 3);
+    const last = await page.$$eval('.side-rows button', (all) => {
+      for (const i of [2, 3, 2]) (all[i] as HTMLElement).click();
+      return all[2]!.querySelector('.mantine-NavLink-label')!.textContent;
+    });
+    await waitForText(page, 'main h1', last);
+    // Away from the server, what was opened is listed.
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await page.setOfflineMode(true);
+    await page.goto(`${served.address}/dossier/?site=greyholm&table=cable`);
+    await waitForText(page, '[role="alert"]', 'Here is what is on this device.');
+    await waitForText(page, '.records [data-row]', 'MI-');
+    await page.goto(`${served.address}/transit/?site=greyholm`);
+    await waitForText(page, '.side-rows button', last);
+    await page.setOfflineMode(false);
+    await clickText(page, '[role="alert"] button', 'Ask again');
+    await page.waitForFunction(() => document.querySelectorAll('.side-rows button').length > 3);
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -47,6 +47,7 @@ for (const [name, path, ready, [width, height] = [1280, 800]] of VIEWS) {
     await page.keyboard.up('Control');
     await page.waitForSelector('[role="dialog"] input');
     await page.type('[role="dialog"] input', 'JB-20');
+    await page.waitForSelector('#find-hits button');
   }
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 }

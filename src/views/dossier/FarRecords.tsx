@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { lists } from '../../client/lists';
 import type { Id } from '../../core/record/types';
 import { FarTable } from '../../ui/list/FarTable';
@@ -19,10 +19,12 @@ interface FarRecordsProps {
   /** Counts what this device has given and heard: the list is asked again then. */
   version: number;
   onOpen: (id: Id) => void;
+  /** The same of what is on this device. */
+  near: ReactNode;
 }
 
 /** A table of a site that is too large to lie on a device: asked of the server, page by page. */
-export default function FarRecords({ table, site, version, onOpen }: FarRecordsProps) {
+export default function FarRecords({ table, site, version, onOpen, near }: FarRecordsProps) {
   const form = FORMS[table];
   const source = useMemo(() => farLines(table, site, version), [table, site, version]);
   return (
@@ -30,6 +32,7 @@ export default function FarRecords({ table, site, version, onOpen }: FarRecordsP
       className="records"
       label={form.title}
       source={source}
+      near={near}
       start={{ sort: table === 'entry' ? 'tag' : '' }}
       search={`Search ${form.title.toLowerCase()}`}
       columns={[

@@ -67,7 +67,7 @@ export function RecordTable(props: RecordTableProps) {
       <Later>{lending && <FromRegister slice={slice} site={site} onDone={() => setLending(false)} />}</Later>
       {part && isFar(table) ? (
         <Later>
-          <FarRecords key={table} table={table} site={site} version={state.version} onOpen={(id) => onOpen({ id })} />
+          <FarRecords key={table} table={table} site={site} version={state.version} onOpen={(id) => onOpen({ id })} near={<Records {...props} />} />
         </Later>
       ) : (
         <Records {...props} />

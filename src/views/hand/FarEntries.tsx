@@ -1,5 +1,4 @@
-import { Button, Text } from '@mantine/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { lists } from '../../client/lists';
 import type { KindId } from '../../core/record/kind-ids';
 import { standingState } from '../../core/record/standing';
@@ -8,6 +7,7 @@ import type { Id } from '../../core/record/types';
 import { STATE_WORDS } from '../../core/words/en/labels';
 import { glyphOfState } from '../../ui/glyph-state';
 import { SealGlyph } from '../../ui/heart/SealGlyph';
+import { Away } from '../../ui/list/Away';
 import { SideListing } from '../../ui/list/SideList';
 import type { FarSource } from '../../ui/list/source';
 import { useFarList } from '../../ui/list/use-far-list';
@@ -27,38 +27,17 @@ interface FarEntriesProps {
 }
 
 /** Entries of a site that is too large to lie on a device, asked of the server: what is opened comes along first. */
-export default function FarEntries({ children, ...props }: FarEntriesProps) {
-  const [away, setAway] = useState<string | null>(null);
-  if (away === null) return <Asked {...props} onAway={setAway} />;
-  return (
-    <div className="away">
-      <Text size="sm" p={6} role="status">
-        {away} What is on this device:{' '}
-        <Button variant="default" size="compact-md" onClick={() => setAway(null)}>
-          Ask again
-        </Button>
-      </Text>
-      {children}
-    </div>
-  );
-}
-
-function Asked({
-  site,
-  label,
-  search,
-  kinds,
-  current,
-  onOpen,
-  onAway,
-}: Omit<FarEntriesProps, 'children'> & { onAway: (why: string) => void }) {
+export default function FarEntries({ site, label, search, kinds, current, onOpen, children }: FarEntriesProps) {
   const source = useMemo(() => farEntries(site, { kind: kinds }), [site, kinds]);
   const list = useFarList(source, { sort: 'tag' });
   const [fetching, setFetching] = useState<Id | null>(null);
-  if (list.problem !== null) setTimeout(() => onAway(list.problem!));
+  const wanted = useRef<Id | null>(null);
   const open = (id: Id) => {
+    wanted.current = id;
     setFetching(id);
     const there = () => {
+      // Who has pressed another one since waits for that.
+      if (wanted.current !== id) return;
       setFetching(null);
       onOpen(id);
     };
@@ -66,6 +45,13 @@ function Asked({
     if (device.along.isHere(id)) there();
     else device.along.take({ entries: [id] }).then(there, there);
   };
+  if (list.problem !== null)
+    return (
+      <div>
+        <Away list={list} />
+        {children}
+      </div>
+    );
   return (
     <SideListing
       label={label}

@@ -14,7 +14,15 @@ interface ChooseEntryProps {
 }
 
 /** Which entry is made off. */
-export default function ChooseEntry({ slice, site, onOpen }: ChooseEntryProps) {
+export default function ChooseEntry(props: ChooseEntryProps) {
+  return (
+    <Choosing>
+      <Near {...props} />
+    </Choosing>
+  );
+}
+
+function Near({ slice, site, onOpen }: ChooseEntryProps) {
   const entries = slice
     .by('entry', 'site', site)
     .map(({ id, enclosure, label, kind, cable }) => ({
@@ -27,19 +35,22 @@ export default function ChooseEntry({ slice, site, onOpen }: ChooseEntryProps) {
     key: ({ id }) => id,
     words: ({ title, what }) => `${title} ${what}`,
   });
-  return (
-    <Choosing>
-      <ListTable {...TABLE} source={source} onOpen={onOpen} />
-    </Choosing>
-  );
+  return <ListTable {...TABLE} source={source} onOpen={onOpen} />;
 }
 
 /** The same of a site that is too large to lie on a device. */
-export function FarChooseEntry({ site, onOpen }: Omit<ChooseEntryProps, 'slice'>) {
+export function FarChooseEntry(props: ChooseEntryProps) {
+  const { site, onOpen } = props;
   const source = useMemo(() => farLines(site), [site]);
   return (
     <Choosing>
-      <FarTable {...TABLE} start={{ sort: 'tag' }} source={source} onOpen={onOpen} />
+      <FarTable
+        {...TABLE}
+        start={{ sort: 'tag' }}
+        source={source}
+        onOpen={onOpen}
+        near={<Near {...props} />}
+      />
     </Choosing>
   );
 }

@@ -35,7 +35,7 @@ export function StartWork({ slice, site, opened, onOpen }: StartWorkProps) {
     return (
       <Later>
         {device.along.part ? (
-          <FarChooseEntry site={site} onOpen={onOpen} />
+          <FarChooseEntry slice={slice} site={site} onOpen={onOpen} />
         ) : (
           <ChooseEntry slice={slice} site={site} onOpen={onOpen} />
         )}

@@ -28,9 +28,9 @@ export const WorkList = memo(function WorkList({ slice, site, version, current, 
   const { clocks } = clocksHere(site, nowMs);
   return (
     <nav className="works beside" aria-label="Work going on">
-      <h2>Going on</h2>
+      <h2 style={{ whiteSpace: 'nowrap' }}>Going on</h2>
       {lines.length === 0 && (
-        <Text c="dimmed" mx="sm" mb="sm">
+        <Text c="dimmed" m="sm">
           Nothing. Choose an entry and start.
         </Text>
       )}
@@ -50,7 +50,7 @@ export const WorkList = memo(function WorkList({ slice, site, version, current, 
           onClick={() => onOpen(entry)}
         />
       ))}
-      <Button variant="default" m="sm" onClick={() => onOpen(null)}>
+      <Button variant="default" m="sm" flex="none" onClick={() => onOpen(null)}>
         Start another
       </Button>
     </nav>
