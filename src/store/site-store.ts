@@ -8,7 +8,7 @@ import { completed } from '../core/record/completed';
 import type { RecordChange, Slice } from '../core/record/slice';
 import { takeSha256 } from '../core/record/sha256';
 import { TABLES } from '../core/record/tables';
-import { touchedEntries } from '../core/commands/touched';
+import { judgesNothing, touchedEntries } from '../core/commands/touched';
 import type { Id, TableName, Tables } from '../core/record/types';
 import { RECORDS_VERSION } from '../core/record/version';
 import { standingOf } from '../core/programme/standing';
@@ -209,7 +209,7 @@ export class SiteStore {
     for (const { table, id, after } of changes)
       if (table === 'entry' && after === null) this.statuses.remove(id);
     // What holds for the whole site is not looked up entry by entry.
-    const wide = changes.some(({ table }) => WHOLE_SITE.has(table)) && !isLastSeal(changes);
+    const wide = changes.some((change) => WHOLE_SITE.has(change.table) && !judgesNothing(change));
     if (wide) this.statuses.markAllStale();
     else this.statuses.markStale(touchedEntries(this.records, changes));
     return { ...this.journal.append(command.id, canonical, person, receivedAt, sent), changes };
@@ -291,10 +291,6 @@ function standInForLater(db: Db): void {
 
 /** Tables of which one record holds for every entry. */
 const WHOLE_SITE: ReadonlySet<TableName> = new Set(['site', 'reference']);
-
-/** A seal writes into the site's record that it is the newest; nobody judges by that. */
-const isLastSeal = (changes: readonly RecordChange[]): boolean =>
-  changes.some(({ table }) => table === 'inspection' || table === 'asleft');
 
 /** What a list of sites says of one. */
 export interface SiteSummary {

@@ -29,6 +29,19 @@ export interface IndexRow extends Listed {
   changes_at: string | null;
 }
 
+/** What was judged beside the thread that writes. */
+export interface JudgedRows {
+  /** The number of the index at the moment whose records were judged. */
+  generation: number;
+  /** Day of judging, ISO. */
+  day: string;
+  rows: IndexRow[];
+  /** Entries of which the index says that already. */
+  same: Id[];
+  /** Those that are not there. */
+  gone: Id[];
+}
+
 /** Where an entry lies, and by what it is found. */
 export interface EntryPlace {
   entry: Pick<Entry, 'id' | 'kind' | 'enclosure'>;
@@ -122,26 +135,35 @@ export class Statuses {
     this.#since = new Set();
   }
 
-  /**
-   * Takes what was judged beside this thread; what was marked meanwhile is judged again.
-   *
-   * @param generation the number at the moment whose records were judged
-   */
-  takeWide(rows: readonly (IndexRow | { entry: Id; gone: true })[], generation: number): void {
-    for (const row of rows) {
-      if (this.#since?.has(row.entry)) continue;
-      if ('gone' in row) this.remove(row.entry);
-      else this.putRow(row, generation);
-      this.unmark(row.entry);
-    }
+  /** Takes what was judged beside this thread; what was marked meanwhile is judged again. */
+  takeWide({ rows, gone, same, day, generation }: JudgedRows): void {
+    const isStill = (entry: Id) => !this.#since?.has(entry);
+    const changed = rows.filter(({ entry }) => isStill(entry));
+    const [left, stood] = [gone.filter(isStill), same.filter(isStill)];
+    for (const row of changed) this.putRow(row, generation);
+    for (const entry of left) this.remove(entry);
+    this.#sql.get(STOOD_ALL).run(generation, day, JSON.stringify(stood));
+    const done = [...changed.map(({ entry }) => entry), ...left, ...stood];
+    for (const entry of done) this.#marked.delete(entry);
+    this.#sql
+      .get('DELETE FROM stale WHERE entry IN (SELECT value FROM json_each(?))')
+      .run(JSON.stringify(done));
   }
 
   endWide(): void {
     this.#since = null;
   }
 
-  /** Writes a row of the index. */
-  putRow({ title, words, ...columns }: IndexRow, generation: number): void {
+  /** Whether the index says of an entry already what was judged, but for the day and the number. */
+  says(row: IndexRow): boolean {
+    const known = this.#sql.get(KNOWN).get(row.entry) as Partial<IndexRow> | undefined;
+    return known !== undefined && SAID.every((column) => known[column] === row[column]);
+  }
+
+  /** Writes a row of the index, where it says something else by now. */
+  putRow(index: IndexRow, generation: number): void {
+    if (this.says(index)) return void this.#sql.get(STOOD).run(generation, index.day, index.entry);
+    const { title, words, ...columns } = index;
     const row = this.#listed.put('entry', columns.entry, { title, words });
     this.#sql.get(PUT).run({ ...columns, row, generation });
   }
@@ -211,6 +233,16 @@ const COLUMNS = [
   'entry', 'body', 'day', 'name', 'area', 'area_name', 'enclosure', 'kind', 'state', 'sealed_at', 'sealed_state',
   'running_round', 'due', 'seen', 'open_defects', 'worst', 'changes_at',
 ]; // prettier-ignore
+
+/** What is compared: the day on which it was judged says nothing of how it stands. */
+const SAID = [...COLUMNS.filter((column) => column !== 'day'), 'title', 'words'] as (keyof IndexRow)[];
+
+const KNOWN = `SELECT ${SAID.map((column) => `${column in { title: 1, words: 1 } ? 'listed' : 'entry_status'}.${column}`).join()}
+  FROM entry_status JOIN listed ON listed.row = entry_status.row WHERE entry_status.entry = ?`;
+
+const STOOD = 'UPDATE entry_status SET generation = ?, day = ? WHERE entry = ?';
+const STOOD_ALL =
+  'UPDATE entry_status SET generation = ?, day = ? WHERE entry IN (SELECT value FROM json_each(?))';
 
 const PUT = `INSERT INTO entry_status (row, generation, ${COLUMNS.join()})
   VALUES (@row, @generation, ${COLUMNS.map((column) => `@${column}`).join()})

@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { assess } from '../rulebook/assess';
 import { apply } from './apply';
 import type { AnyCommand } from './commands';
-import type { MemorySlice } from '../record/slice';
+import { standingOf } from '../programme/standing';
+import type { MemorySlice, Slice } from '../record/slice';
 import { plant } from './plant.test.data';
-import { touchedEntries } from './touched';
+import { touchedEntries, UNJUDGED } from './touched';
 
 const AT = '2026-03-04T10:00:00.000Z';
 const TIME = '2026-03-04T09:50:00.000Z';
@@ -56,6 +57,25 @@ describe('what a change touches', () => {
       .map(([id]) => id);
     const touched = touchedEntries(slice, changes);
     for (const id of altered) expect(touched, `${kind} alters ${id}`).toContain(id);
+  });
+
+  it('what a site alters for nobody is not read by judging', () => {
+    const slice = plant();
+    const site = new Proxy(slice.get('site', 's')!, {
+      get(record, field) {
+        expect(UNJUDGED, `judging reads ${String(field)}`).not.toContain(field);
+        return Reflect.get(record, field) as unknown;
+      },
+    });
+    const watched: Slice = {
+      get: (table, id) => (table === 'site' ? (site as never) : slice.get(table, id)),
+      by: slice.by.bind(slice),
+      all: slice.all.bind(slice),
+    };
+    for (const { id } of slice.all('entry'))
+      expect(standingOf(watched, id, 's', AT)).toEqual(standingOf(slice, id, 's', AT));
+    const renamed = apply(slice, { id: 'c1', kind: 'site.edit', site: 's', at: TIME, payload: { id: 's', set: { name: 'North', severityDays: { 4: 0, 3: 1, 2: 2, 1: 3 } } } } as unknown as AnyCommand, 'A. Vell'); // prettier-ignore
+    expect(touchedEntries(slice, renamed)).toEqual(new Set());
   });
 
   it('alters sister entries too', () => {

@@ -83,20 +83,29 @@ const inOrder = (sealed: readonly Counted[]): Counted[] =>
  * @returns the grades that the site’s programme asks for, in the order of the grades
  */
 export function dueOf(by: DueBy): Due[] {
+  const history = historyFactor(by.sealed);
+  const complete = inOrder(by.sealed).filter((one) => one.complete);
   return (['visual', 'close', 'detailed'] as const).flatMap((grade) => {
     const value = by.intervals[grade];
-    return value === null ? [] : [dueAt(grade, value, by)];
+    return value === null ? [] : [dueAt({ grade, value, history, complete }, by)];
   });
 }
 
+/** A grade that is asked for every so many months, and what counts for it. */
+interface Asked {
+  grade: Grade;
+  value: number;
+  history: ReturnType<typeof historyFactor>;
+  /** Complete inspections, the oldest first. */
+  complete: readonly Counted[];
+}
+
 function dueAt(
-  grade: Grade,
-  value: number,
-  { sealed, capMonths, surroundings, movable, timeZone }: DueBy,
+  { grade, value, history, complete }: Asked,
+  { capMonths, surroundings, movable, timeZone }: DueBy,
 ): Due {
-  const counts = inOrder(sealed).filter((one) => one.complete && RANK[one.grade] >= RANK[grade]);
-  const since = counts.at(-1)?.at ?? null;
-  const { factor, why } = historyFactor(sealed);
+  const since = complete.findLast((one) => RANK[one.grade] >= RANK[grade])?.at ?? null;
+  const { factor, why } = history;
   const movedCap = MOVED_CAPS[movable][grade];
   const cap = Math.min(capMonths, movedCap ?? capMonths);
   const asked = Math.round(value * surroundings * factor);

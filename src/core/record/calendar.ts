@@ -1,5 +1,20 @@
+/** The days that were asked for last: each grade of an entry asks for the same. */
+const DAYS = new Map<string, string>();
+/** Chosen: what many entries of a round have in common. */
+const MOST_DAYS = 1000;
+
 /** The calendar day (YYYY-MM-DD) of a time in a time zone. */
 export function dayIn(iso: string, timeZone: string): string {
+  const asked = `${iso} ${timeZone}`;
+  let day = DAYS.get(asked);
+  if (day === undefined) {
+    if (DAYS.size >= MOST_DAYS) DAYS.clear();
+    DAYS.set(asked, (day = workOut(iso, timeZone)));
+  }
+  return day;
+}
+
+function workOut(iso: string, timeZone: string): string {
   const format = formatIn(timeZone);
   const day = format.format(new Date(iso));
   if (ISO_DAY.test(day)) return day;

@@ -1,7 +1,7 @@
 import type { Id } from '../../core/record/types';
 import type { SiteStore } from '../../store/site-store';
+import type { JudgedRows } from '../../store/status';
 import type { Jobs } from '../jobs/job';
-import type { JudgedPiece } from '../jobs/judge';
 
 /** Parts that a site is judged in at once. */
 const PARTS = 2;
@@ -29,8 +29,8 @@ async function judgeWide(
 async function judgePart(store: SiteStore, pieces: ReturnType<Jobs>): Promise<void> {
   for await (const piece of pieces) {
     if (!('text' in piece)) continue;
-    const { rows, generation } = JSON.parse(piece.text) as JudgedPiece;
-    store.transaction(() => store.statuses.takeWide(rows, generation));
+    const judged = JSON.parse(piece.text) as JudgedRows;
+    store.transaction(() => store.statuses.takeWide(judged));
     // Commands that wait have their turn.
     await new Promise((done) => setImmediate(done));
   }
