@@ -1,4 +1,12 @@
-import type { AreaCounts, DefectRow, EntryCounts, EntryRow, Found, ListPage } from '../core/programme/lists';
+import type {
+  AreaCounts,
+  DefectRow,
+  EntryCounts,
+  EntryRow,
+  Found,
+  ListPage,
+  RunningClocks,
+} from '../core/programme/lists';
 import type { Id, Tables } from '../core/record/types';
 import { request } from './api';
 
@@ -48,6 +56,8 @@ export const lists = {
   defects: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<DefectRow>(site, 'defects', asked, signal),
   counts: (site: Id, signal: AbortSignal) =>
     request<EntryCounts>(`/api/sites/${site}/counts/`, ({ of }) => typeof of === 'number', { signal }),
+  clocks: (site: Id, signal: AbortSignal) =>
+    request<RunningClocks>(`/api/sites/${site}/clocks/`, ({ clocks }) => Array.isArray(clocks), { signal }),
   areas: (site: Id, signal: AbortSignal) =>
     request<AreaCounts[]>(`/api/sites/${site}/areas/`, (body) => Array.isArray(body), { signal }),
 };

@@ -119,6 +119,7 @@ describe('statuses', () => {
     entry: sample.get('entry', 'e')!,
     area: { id: 'a', name: 'Pit 2' },
     listed: { title: 'JB-2, entry A', words: 'a gland' },
+    clocks: { clocks: [], late: [] },
   };
   beforeEach(() =>
     records.write(

@@ -5,6 +5,7 @@ import { ulid } from 'ulid';
 import { apply } from '../core/commands/apply';
 import type { AnyCommand } from '../core/commands/commands';
 import { completed } from '../core/record/completed';
+import { clocksOfEntry } from '../core/makeoff/clocks';
 import type { RecordChange, Slice } from '../core/record/slice';
 import { takeSha256 } from '../core/record/sha256';
 import { TABLES } from '../core/record/tables';
@@ -33,7 +34,7 @@ export const SITE_DB = 'site.db';
 const MOST_SETTLED = 200;
 
 /** Grows when what lists are found and sorted by is made otherwise. */
-const INDEX_VERSION = '2';
+const INDEX_VERSION = '3';
 
 /** Lines of a journal that are looked at whenever it is opened. */
 const LOOKED_AT = 1000;
@@ -254,7 +255,8 @@ export class SiteStore {
     const area = enclosure && this.records.get('area', enclosure.area);
     if (!area) return null;
     const listed = entryListed(this.records, entry);
-    return indexRow({ day: at.slice(0, 10), status: status! }, { entry, area, listed });
+    const clocks = clocksOfEntry(this.#judged, this.id, entry);
+    return indexRow({ day: at.slice(0, 10), status: status! }, { entry, area, listed, clocks });
   }
 
   /** What a list of sites says of this one. */

@@ -1,5 +1,6 @@
 import type { Judged } from '../core/commands/news';
 import { ENTRY_STATES } from '../core/record/finding';
+import { inOrder, type Clocks } from '../core/makeoff/clocks';
 import { sortKey } from '../core/record/natural';
 import { standingState } from '../core/record/standing';
 import type { Area, Entry, Id, Standing } from '../core/record/types';
@@ -27,6 +28,8 @@ export interface IndexRow extends Listed {
   open_defects: number;
   worst: number;
   changes_at: string | null;
+  /** Its {@link Clocks} as JSON; '' where nothing runs. */
+  clocks: string;
 }
 
 /** What was judged beside the thread that writes. */
@@ -47,6 +50,7 @@ export interface EntryPlace {
   entry: Pick<Entry, 'id' | 'kind' | 'enclosure'>;
   area: Pick<Area, 'id' | 'name'>;
   listed: Listed;
+  clocks: Clocks;
 }
 
 /** The index of lists: where each entry stands, judged again where something has touched it. */
@@ -192,6 +196,12 @@ export class Statuses {
     return rows.map(({ body, day }) => `{"day":${JSON.stringify(day)},"status":${body}}`);
   }
 
+  /** What time runs against on the site, those that are due first first. */
+  clocks(nowMs: number): Clocks {
+    const rows = this.#sql.get("SELECT clocks FROM entry_status WHERE clocks <> ''").pluck().all() as string[];
+    return inOrder(rows.map((row) => JSON.parse(row) as Clocks), nowMs);
+  } // prettier-ignore
+
   all(): Standing[] {
     const rows = this.#sql.get('SELECT body FROM entry_status ORDER BY entry').all();
     return (rows as { body: string }[]).map(({ body }) => JSON.parse(body) as Standing);
@@ -202,7 +212,7 @@ export class Statuses {
 export const [DUE_NOW, DUE_NEVER] = ['0', '9'] as const;
 
 /** What is written of an entry that was judged. */
-export const indexRow = ({ day, status }: Judged, { entry, area, listed }: EntryPlace): IndexRow => ({
+export const indexRow = ({ day, status }: Judged, { entry, area, listed, clocks }: EntryPlace): IndexRow => ({
   ...listed,
   entry: entry.id,
   body: JSON.stringify(status),
@@ -221,6 +231,7 @@ export const indexRow = ({ day, status }: Judged, { entry, area, listed }: Entry
   open_defects: status.open_defects,
   worst: status.worst,
   changes_at: status.changes_at,
+  clocks: clocks.clocks.length + clocks.late.length > 0 ? JSON.stringify(clocks) : '',
 });
 
 const IS_OLD = '(generation < (SELECT generation FROM judging))';
@@ -231,7 +242,7 @@ const COUNT_STALE = `SELECT (SELECT count(*) FROM entry_status WHERE ${IS_OLD})
 
 const COLUMNS = [
   'entry', 'body', 'day', 'name', 'area', 'area_name', 'enclosure', 'kind', 'state', 'sealed_at', 'sealed_state',
-  'running_round', 'due', 'seen', 'open_defects', 'worst', 'changes_at',
+  'running_round', 'due', 'seen', 'open_defects', 'worst', 'changes_at', 'clocks',
 ]; // prettier-ignore
 
 /** What is compared: the day on which it was judged says nothing of how it stands. */

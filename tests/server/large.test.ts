@@ -5,8 +5,9 @@ import { join } from 'node:path';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Generated } from '../../demo/generate/generate';
-import type { EntryCounts, EntryRow, ListPage } from '../../src/core/programme/lists';
+import type { EntryCounts, EntryRow, ListPage, RunningClocks } from '../../src/core/programme/lists';
 import type { Snapshot } from '../../src/core/commands/news';
+import { clocksOfSite } from '../../src/core/makeoff/clocks';
 import { entriesOf } from '../../src/core/record/closure';
 import { standingOf } from '../../src/core/programme/standing';
 import { sliceOf } from '../../src/device/snapshot';
@@ -70,7 +71,8 @@ function compared(): void {
   try {
     const kept = store.statuses.all();
     expect(kept).toHaveLength(counts.entries);
-    for (const status of kept) expect(JSON.stringify(status)).toBe(store.judged(status.entry, NOW)!.body);
+    for (const { entry } of kept) expect(store.statuses.says(store.judged(entry, NOW)!), entry).toBe(true);
+    expect(store.statuses.clocks(Date.parse(NOW))).toEqual(clocksOfSite(store.records, 'greyholm', Date.parse(NOW)));
   } finally {
     store.close();
   }
@@ -168,5 +170,20 @@ describe('a generated plant', () => {
     compared();
     const { state } = await get<EntryCounts>('counts/');
     expect(state.failed).toBeGreaterThan(counts.states.failed);
+  }, 120_000);
+
+  it('tells what time runs against from its index, as it is worked out afresh', async () => {
+    const before = await get<RunningClocks>('clocks/');
+    const { rows } = await get<ListPage<EntryRow>>('entries/?limit=500&sort=time&kind=gland-barrier');
+    const running = rows.filter(({ status }) => status.running_round !== null).slice(0, 3);
+    expect(running.length).toBeGreaterThan(0);
+    for (const [i, { id, status }] of running.entries())
+      await give('pour.record', { id: `p${i}`, entry: id, round: status.running_round, batch: 'B7', expires: '2027-06-01', ratioKept: true, mixedAt: NOW, temperatureC: 21, lowestC: null, packedAt: i === 0 ? null : NOW, lookedAt: null });
+    await judged();
+    compared();
+    const { clocks, of } = await get<RunningClocks>('clocks/');
+    const kinds = running.map(({ id }) => clocks.filter(({ entry }) => entry === id).map(({ is }) => is));
+    expect(kinds).toEqual(running.map((_, i) => (i === 0 ? ['working-life'] : ['look', 'energise'])));
+    expect(of - before.of).toBe(kinds.flat().length);
   }, 120_000);
 }); // prettier-ignore

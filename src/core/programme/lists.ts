@@ -1,3 +1,4 @@
+import type { Clocks } from '../makeoff/clocks';
 import type { EntryState } from '../record/finding';
 import type { KindId } from '../record/kind-ids';
 import type { Defect, Id, Standing } from '../record/types';
@@ -75,6 +76,12 @@ export interface AreaCounts {
   open: number;
   /** Entries that are overdue by the programme. */
   overdue: number;
+}
+
+/** What time runs against on a site. */
+export interface RunningClocks extends Clocks {
+  /** How many clocks there are in all. */
+  of: number;
 }
 
 /** Something that a search has found. */

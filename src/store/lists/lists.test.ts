@@ -44,6 +44,7 @@ const made = (n: number): Made => {
     } as unknown as Standing,
   };
 }; // prettier-ignore
+const NO_CLOCKS = { clocks: [], late: [] };
 const MADE = Array.from({ length: 230 }, (_, n) => made(n));
 
 let store: SiteStore;
@@ -59,7 +60,12 @@ beforeAll(() => {
     for (const { id, title, words, kind, area, status } of MADE)
       store.statuses.put(
         { day: TODAY, status },
-        { entry: { id, kind, enclosure: 'b' }, area: slice.get('area', area)!, listed: { title, words } },
+        {
+          entry: { id, kind, enclosure: 'b' },
+          area: slice.get('area', area)!,
+          listed: { title, words },
+          clocks: NO_CLOCKS,
+        },
       );
     store.settings.remove('index-version');
   });

@@ -11,6 +11,7 @@ import { useList, type Filter } from '../../ui/list/use-list';
 import { Root, type ViewProps } from '../frame/Root';
 import { clocksHere } from '../hand/alarm';
 import { clockAddress } from '../hand/clock-address';
+import { untold } from '../hand/far-clocks';
 import { useNow } from '../hand/use-now';
 import { Signals } from './Signals';
 import { Temperature } from './Temperature';
@@ -28,7 +29,7 @@ export default function Clocks() {
   return <Root view="clocks">{(state) => <ClocksOf state={state} />}</Root>;
 }
 
-function ClocksOf({ state: { slice, site } }: ViewProps) {
+function ClocksOf({ state: { slice, site, part } }: ViewProps) {
   const nowMs = useNow(1000);
   const { clocks } = clocksHere(site, nowMs);
   return (
@@ -38,6 +39,7 @@ function ClocksOf({ state: { slice, site } }: ViewProps) {
         <p>
           {clocks.length === 0 ? 'Nothing runs' : `${clocks.length} running`},{' '}
           {clocks.filter(({ due }) => Date.parse(due) <= nowMs).length} due
+          {part && untold() > 0 && `; ${untold()} more run out later`}
         </p>
       </header>
       <Late site={site} nowMs={nowMs} />

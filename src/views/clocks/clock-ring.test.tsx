@@ -10,7 +10,7 @@ const FROM = '2026-03-04T10:00:00.000Z';
 const DUE = '2026-03-04T14:00:00.000Z';
 const clock = (change: Partial<Clock> = {}): Clock => ({
   id: 'p look', is: 'look', due: DUE, from: FROM, pour: 'p', entry: 'e', cable: null, where: { tag: 'JB-1', label: 'A' }, compound: 'compound',
-  stopped: false, temperatureC: 18.5, ...change,
+  stopped: false, waits: true, temperatureC: 18.5, ...change,
 }); // prettier-ignore
 const drawn = (change: Partial<Clock>, at: string) =>
   renderToStaticMarkup(

@@ -163,7 +163,7 @@ function Content({
 const ON_ENTRY: readonly ViewName[] = ['bench', 'transit', 'makeoff', 'certificates', 'desk'];
 
 /** Views that show what is on the device. */
-const ON_DEVICE: readonly ViewName[] = ['certificates', 'clocks'];
+const ON_DEVICE: readonly ViewName[] = ['certificates'];
 
 /** Of a large site, the entry that the address names comes along before the view is shown. */
 function WithEntry({

@@ -1,8 +1,9 @@
-import { clocksOfSite, type Clock } from '../../core/makeoff/clocks';
+import { clocksOfSite, inOrder, type Clock, type Clocks } from '../../core/makeoff/clocks';
 import { DUE_WORDS } from '../../core/words/en/makeoff';
 import type { Id } from '../../core/record/types';
 import { now } from '../../client/clock';
 import { clockAddress } from './clock-address';
+import { farClocks, farTimes } from './far-clocks';
 import { device, say } from './hand';
 import { whereWords } from '../../core/words/en/where';
 
@@ -62,17 +63,22 @@ export function ring(): void {
   }
 }
 
-let looked: { key: string; found: SiteClocks } | null = null;
-
-type SiteClocks = ReturnType<typeof clocksOfSite>;
+let looked: { key: string; found: Clocks } | null = null;
 
 /** How often clocks of the past are let go of, ms. An hour in milliseconds. */
 const LET_GO_MS = 3_600_000;
 
-/** The clocks of the open site: looked for anew only when a record has changed, or an hour is over. */
-export function clocksHere(site: Id, nowMs: number): SiteClocks {
-  const key = `${site} ${device.touched.version} ${Math.floor(nowMs / LET_GO_MS)}`;
-  if (looked?.key !== key) looked = { key, found: clocksOfSite(device.state().slice, site, nowMs) };
+/**
+ * The clocks of the open site, on this device and, of a large site, elsewhere: looked for anew only when a record has
+ * changed, others have come, or an hour is over.
+ */
+export function clocksHere(site: Id, nowMs: number): Clocks {
+  const { slice, part, version } = device.state();
+  const far = part && farClocks(site, version);
+  const key = `${site} ${device.touched.version} ${Math.floor(nowMs / LET_GO_MS)} ${far ? farTimes() : ''}`;
+  if (looked?.key === key) return looked.found;
+  const here = clocksOfSite(slice, site, nowMs);
+  looked = { key, found: far ? inOrder([far, here], nowMs) : here };
   return looked.found;
 }
 
