@@ -3,6 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
+import sharp from 'sharp';
+import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   clickText,
@@ -15,6 +17,7 @@ import {
   waitForText,
   type Served,
 } from './harness';
+import { clientOf } from '../server/served';
 
 /** The day on which the generated plant is looked at. */
 const NOW = '2026-11-02T09:00:00.000Z';
@@ -126,6 +129,38 @@ describe('a site that is too large to lie on a device', () => {
     await page.setOfflineMode(false);
     await page.goto(`${served.address}/bench/?site=greyholm&entry=${entry}`);
     await waitForText(page, '[role="status"]', 'Everything sent');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
+  it('photos of what is here are taken along as smaller copies, and seen without a signal', async () => {
+    const client = await clientOf(served);
+    const [entry] = (await client.call('GET', '/api/sites/greyholm/entries/?limit=1&sort=time')).json.rows as unknown as { id: string; status: { round: string } }[];
+    const [photo, defect] = [ulid(), ulid()];
+    const picture = await sharp({ create: { width: 2000, height: 1500, channels: 3, background: '#884422' } }).jpeg().toBuffer();
+    expect((await client.call('PUT', `/api/sites/greyholm/photos/${photo}/`, picture)).status).toBe(200);
+    const payload = { id: defect, entry: entry!.id, round: entry!.status.round, check: null, grade: 'detailed', photos: [photo], action: '', observation: { statement: 'A dent.', consequence: 1, hazard: 'explosion' } };
+    const raised = await client.call('POST', '/api/commands/', { commands: [{ id: ulid(), kind: 'defect.raise', site: 'greyholm', at: NOW, payload }] });
+    expect(raised.text).toContain('"applied"');
+    const { page, errors } = await openPage(browser);
+    const seen = () => page.waitForFunction(() => [...document.querySelectorAll('img')].some((img) => img.alt.startsWith('Photo') && img.naturalWidth === 1200));
+    await openAs(page, served, 'A. Vell', `/defects/?site=greyholm&defect=${defect}`);
+    await seen();
+    await page.waitForFunction(keptEntries, { polling: 200 });
+    await page.goto(`${served.address}/site/?site=greyholm`);
+    await waitForText(page, '[aria-label="On this device"]', 'with a signal only');
+    await clickText(page, '[aria-label="On this device"] button', 'Fetch it');
+    await page.waitForFunction(() => !document.querySelector('[aria-label="On this device"]')?.textContent?.includes('with a signal only'));
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await page.setOfflineMode(true);
+    await page.goto(`${served.address}/defects/?site=greyholm&defect=${defect}`);
+    await seen();
+    // What is left behind takes its copies with it.
+    await page.setOfflineMode(false);
+    await page.goto(`${served.address}/site/?site=greyholm`);
+    await clickText(page, '[aria-label="On this device"] button', 'Leave behind');
+    await waitForText(page, '[aria-label="On this device"]', 'Nothing yet');
+    await page.waitForFunction(async () => (await (await caches.open('yendral-photos')).keys()).length === 0, { polling: 200 });
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -290,6 +290,23 @@ describe('photos', () => {
     expect((await sharp(stored).metadata()).exif).toBeUndefined();
   });
 
+  it('are given smaller where that is asked for, never larger', async () => {
+    const path = `/api/sites/marrowick/photos/${ulid()}/`;
+    const large = await sharp({ create: { width: 2000, height: 1500, channels: 3, background: '#884422' } }).jpeg().toBuffer(); // prettier-ignore
+    await client.call('PUT', path, large);
+    const sides = async (query: string) => {
+      const { width, height, format } = await sharp(
+        (await client.call('GET', path + query)).bytes,
+      ).metadata();
+      return [width, height, format];
+    };
+    expect(await sides('')).toEqual([2000, 1500, 'jpeg']);
+    expect(await sides('?longest=1200')).toEqual([1200, 900, 'jpeg']);
+    expect(await sides('?longest=2500')).toEqual([2000, 1500, 'jpeg']);
+    for (const longest of ['0', 'x', '1e9', '-1200', ''])
+      expect((await client.call('GET', `${path}?longest=${longest}`)).status).toBe(422);
+  });
+
   it('an id is written once: two pictures sent at once are one stored and one refused, the same one twice is one', async () => {
     const picture = (background: string) =>
       sharp({ create: { width: 300, height: 200, channels: 3, background } })

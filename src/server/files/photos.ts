@@ -67,13 +67,24 @@ async function storeOnce({ store, writer }: PhotoPlace, id: Id, sent: Uint8Array
   return photo;
 }
 
-/** The stored bytes of a photo; null when there is none of this id. */
+/**
+ * The stored bytes of a photo; null when there is none of this id.
+ *
+ * @param longestPx a copy whose longer side is at most so long; null: the photo as it is kept
+ */
 export async function readPhoto(
   store: SiteStore,
   id: Id,
+  longestPx: number | null = null,
 ): Promise<{ photo: Photo; bytes: Uint8Array } | null> {
   const known = store.photos.find(id);
-  return known && { photo: known.photo, bytes: await readFile(fileOf(store, known.photo)) };
+  if (!known) return null;
+  const { photo } = known;
+  const bytes = await readFile(fileOf(store, photo));
+  if (longestPx === null || Math.max(photo.width, photo.height) <= longestPx) return { photo, bytes };
+  const smaller = sharp(bytes).resize({ width: longestPx, height: longestPx, fit: 'inside' });
+  const encoded = photo.type === 'image/png' ? smaller.png() : smaller.jpeg({ quality: 80 });
+  return { photo, bytes: await encoded.toBuffer() };
 }
 
 const fileOf = ({ folder }: SiteStore, photo: Pick<Photo, 'id' | 'type'>): string =>

@@ -23,7 +23,7 @@ export default function Defects() {
       {(state) =>
         state.part ? (
           <Later>
-            <FarLedger state={state} />
+            <FarLedger state={state} near={<LedgerTable state={state} />} />
           </Later>
         ) : (
           <Ledger state={state} />
@@ -33,8 +33,15 @@ export default function Defects() {
   );
 }
 
-function Ledger({ state }: ViewProps) {
-  const { slice, site } = state;
+const Ledger = ({ state }: ViewProps) => (
+  <Box component="main" id="main" className="page" maw={1240} w="100%" mx="auto">
+    <LedgerTitle site={state.site} />
+    <LedgerTable state={state} />
+  </Box>
+);
+
+/** The defects that are on this device. */
+function LedgerTable({ state: { slice, site } }: ViewProps) {
   const [entry, setEntry] = useState(parameter('entry'));
   const [open, setOpen] = useState<string | null>(parameter('defect'));
   const all = linesOf(slice, site).filter(({ defect }) => entry === null || defect.entry === entry);
@@ -42,30 +49,27 @@ function Ledger({ state }: ViewProps) {
   // A defect that somebody was led to is shown whatever its state.
   const led = parameter('defect') !== null || parameter('entry') !== null;
   return (
-    <Box component="main" id="main" className="page" maw={1240} w="100%" mx="auto">
-      <LedgerTitle site={site} />
-      <ListTable
-        className="ledger"
-        label="Defects"
-        source={listed(all, LISTED)}
-        start={{ sort: 'due', only: { state: led ? '' : 'unproven' } }}
-        search="Search defects"
-        placeholder="Tag, check, statement"
-        filters={[...FILTERS, { id: 'owner', label: 'Owner', options: [['', 'All owners'], ['none', 'No owner'], ...owners.map((one) => [one, one] as const)] }]}
-        columns={COLUMNS}
-        keyOf={({ defect }) => defect.id}
-        onOpen={(id) => setOpen(open === id ? null : id)}
-        open={open}
-        detail={({ defect, overdue }) => (
-          <Later key={defect.id}>
-            <DefectDetail defect={defect} overdue={overdue} />
-          </Later>
-        )}
-        rowClass={rowClass}
-        beside={entry && <Button variant="default" onClick={() => setEntry(null)}>One entry only ×</Button>}
-        empty={NO_DEFECT}
-      />
-    </Box>
+    <ListTable
+      className="ledger"
+      label="Defects"
+      source={listed(all, LISTED)}
+      start={{ sort: 'due', only: { state: led ? '' : 'unproven' } }}
+      search="Search defects"
+      placeholder="Tag, check, statement"
+      filters={[...FILTERS, { id: 'owner', label: 'Owner', options: [['', 'All owners'], ['none', 'No owner'], ...owners.map((one) => [one, one] as const)] }]}
+      columns={COLUMNS}
+      keyOf={({ defect }) => defect.id}
+      onOpen={(id) => setOpen(open === id ? null : id)}
+      open={open}
+      detail={({ defect, overdue }) => (
+        <Later key={defect.id}>
+          <DefectDetail defect={defect} overdue={overdue} />
+        </Later>
+      )}
+      rowClass={rowClass}
+      beside={entry && <Button variant="default" onClick={() => setEntry(null)}>One entry only ×</Button>}
+      empty={NO_DEFECT}
+    />
   ); // prettier-ignore
 }
 

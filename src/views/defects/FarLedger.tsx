@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@mantine/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { now } from '../../client/clock';
 import { lists } from '../../client/lists';
 import { dayIn } from '../../core/record/calendar';
@@ -12,8 +12,12 @@ import { device } from '../hand/hand';
 import DefectDetail from './DefectDetail';
 import { COLUMNS, FILTERS, LedgerTitle, lineOf, NO_DEFECT, rowClass, type LedgerLine } from './ledger';
 
-/** The ledger of a site that is too large to lie on a device: asked of the server, page by page. */
-export default function FarLedger({ state: { slice, site } }: ViewProps) {
+/**
+ * The ledger of a site that is too large to lie on a device: asked of the server, page by page.
+ *
+ * @param near the same of what is on this device
+ */
+export default function FarLedger({ state: { slice, site }, near }: ViewProps & { near: ReactNode }) {
   const [{ entry, defect }, follow] = useAddress('entry', 'defect');
   const [asked, setAsked] = useState(0);
   const today = dayIn(now(), slice.get('site', site)?.timeZone ?? 'UTC');
@@ -29,6 +33,7 @@ export default function FarLedger({ state: { slice, site } }: ViewProps) {
         className="ledger"
         label="Defects"
         source={source}
+        near={near}
         start={{ sort: 'due', only: { state: entry || defect ? '' : 'unproven' } }}
         search="Search defects"
         placeholder="Tag, check, statement"

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { photoAddress } from '../../client/api';
+import { keptCopy, photoCopyAddress } from '../../client/photo-copies';
 import type { Id } from '../../core/record/types';
 import { device } from '../hand/hand';
 
@@ -15,14 +15,20 @@ export function PhotoRow({ photos }: { photos: readonly Id[] }) {
   );
 }
 
+/** A photo that is not sent yet, or whose copy was taken along. */
+async function here(id: Id): Promise<Blob | null> {
+  const { site } = device.state();
+  return (await device.photo(id)) ?? (site === null ? null : keptCopy(site, id));
+}
+
 function Photo({ id, title }: { id: Id; title: string }) {
   const [source, setSource] = useState<string | null>(null);
   useEffect(() => {
     let address: string | null = null;
-    void device.photo(id).then((bytes) => {
+    void here(id).then((bytes) => {
       address = bytes ? URL.createObjectURL(bytes) : null;
       const { site } = device.state();
-      setSource(address ?? (site && photoAddress(site, id)));
+      setSource(address ?? (site && photoCopyAddress(site, id)));
     });
     return () => {
       if (address) URL.revokeObjectURL(address);

@@ -1,8 +1,10 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { fetchCopies, missingCopies, trimCopies } from '../../client/photo-copies';
 import { lists } from '../../client/lists';
 import { namedIn, type Scope } from '../../core/record/closure';
-import type { Area, Round } from '../../core/record/types';
+import type { Slice } from '../../core/record/slice';
+import type { Area, Id, Round } from '../../core/record/types';
 import { count } from '../../core/words/en/format';
 import type { ViewProps } from '../frame/Root';
 import { device } from '../hand/hand';
@@ -25,9 +27,17 @@ export function OnDevice({ state, area }: ViewProps & { area: Area | null }) {
   return (
     <section aria-label="On this device">
       <h2>On this device</h2>
-      <Text size="sm" mb={6} role="status">
-        {doing.what ?? wordsOf(part)}
-      </Text>
+      <Group gap="sm" mb={6} wrap="nowrap">
+        <Text size="sm" role="status" flex={1}>
+          {doing.what ?? wordsOf(part)}
+        </Text>
+        {doing.stop && (
+          <Button variant="default" h={40} onClick={doing.stop}>
+            Stop
+          </Button>
+        )}
+      </Group>
+      <Photos state={state} doing={doing} />
       {doing.problem && (
         <Text role="alert" size="sm" className="tone-failed">
           {doing.problem}
@@ -54,6 +64,46 @@ export function OnDevice({ state, area }: ViewProps & { area: Area | null }) {
   ); // prettier-ignore
 }
 
+/** Photos of what is here whose copies are not. */
+function Photos({ state: { site, slice, version }, doing }: ViewProps & { doing: Doing }) {
+  const [missing, setMissing] = useState(0);
+  useEffect(() => {
+    const look = missingCopies(site, photosOf(slice));
+    void look.then(({ length }) => setMissing(length), () => undefined); // prettier-ignore
+  }, [site, slice, version, doing.what]);
+  if (missing === 0 || doing.what !== null) return null;
+  return (
+    <Group gap="sm" mb={6}>
+      <Text size="sm" flex={1}>
+        {count(missing, 'photo')} of what stands here can be seen with a signal only.
+      </Text>
+      <Button h={40} onClick={() => doing.run('Fetching photos …', fetchPhotos)}>
+        Fetch {missing === 1 ? 'it' : 'them'}
+      </Button>
+    </Group>
+  );
+}
+
+/** Fetches the photos of everything that is here; those that came before it is stopped stay. */
+async function fetchPhotos(tell: Tell): Promise<void> {
+  const { site, slice } = device.state();
+  const missing = site === null ? [] : await missingCopies(site, photosOf(slice));
+  if (missing.length === 0) return;
+  const control = new AbortController();
+  const told = (done: number) => tell(`${done} of ${count(missing.length, 'photo')} fetched`, () => control.abort());
+  try {
+    await fetchCopies(site!, missing, { told, signal: control.signal });
+  } catch (error) {
+    if (!control.signal.aborted) throw error;
+  }
+} // prettier-ignore
+
+/** Every photo that the records here show. */
+function photosOf(slice: Slice): Id[] {
+  const looks = slice.all('look').flatMap(({ photo }) => photo ?? []);
+  return [...new Set([...looks, ...slice.all('defect').flatMap(({ photos }) => photos)])];
+}
+
 /** What came along by being opened, in words; empty where nothing has. */
 function openedHere({ entries, enclosures, cables }: Scope): string {
   const lists = [
@@ -75,24 +125,35 @@ function wordsOf({ scope, bytes }: { scope: Scope; bytes: number }): string {
     : `${mb} fetched. What stands here works without a signal.`;
 }
 
+/** Says how far something is, and what stops it. */
+type Tell = (words: string, stop?: () => void) => void;
+
 interface Doing {
   /** What is under way; null while nothing is. */
   what: string | null;
+  /** Stops it; null where it cannot be stopped. */
+  stop: (() => void) | null;
   problem: string | null;
-  run: (what: string, doIt: () => Promise<void>) => void;
+  run: (what: string, doIt: (tell: Tell) => Promise<void>) => void;
 }
 
 function useDoing(): Doing {
-  const [what, setWhat] = useState<string | null>(null);
+  const [under, setUnder] = useState<{ what: string; stop: (() => void) | null } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const run = (words: string, doIt: () => Promise<void>) => {
-    setWhat(words);
+  const run: Doing['run'] = (words, doIt) => {
+    setUnder({ what: words, stop: null });
     setProblem(null);
-    doIt()
+    doIt((what, stop) => setUnder({ what, stop: stop ?? null }))
       .catch((error: Error) => setProblem(error.message))
-      .finally(() => setWhat(null));
+      .finally(() => setUnder(null));
   };
-  return { what, problem, run };
+  return { what: under?.what ?? null, stop: under?.stop ?? null, problem, run };
+}
+
+async function leave(less: Partial<Scope>): Promise<void> {
+  await device.along.leave(less);
+  const { site, slice } = device.state();
+  if (site !== null) await trimCopies(site, photosOf(slice));
 }
 
 const Taken = ({ name, less, doing }: { name: string; less: Partial<Scope>; doing: Doing }) => (
@@ -104,7 +165,7 @@ const Taken = ({ name, less, doing }: { name: string; less: Partial<Scope>; doin
       variant="default"
       h={40}
       disabled={doing.what !== null}
-      onClick={() => doing.run(`Leaving ${name} behind …`, () => device.along.leave(less))}
+      onClick={() => doing.run(`Leaving ${name} behind …`, () => leave(less))}
     >
       Leave behind
     </Button>
@@ -114,7 +175,7 @@ const Taken = ({ name, less, doing }: { name: string; less: Partial<Scope>; doin
 const Offered = ({ name, more, doing }: { name: string; more: Partial<Scope>; doing: Doing }) => (
   <Group gap="sm" wrap="nowrap">
     <span style={{ flex: 1 }}>{name}</span>
-    <Button h={40} disabled={doing.what !== null} onClick={() => doing.run(`Fetching ${name} …`, () => device.along.take(more))}>
+    <Button h={40} disabled={doing.what !== null} onClick={() => doing.run(`Fetching ${name} …`, (tell) => device.along.take(more).then(() => fetchPhotos(tell)))}>
       Take along
     </Button>
   </Group>
