@@ -1,5 +1,6 @@
 import type {
   AreaCounts,
+  AreaMarks,
   DefectRow,
   EntryCounts,
   EntryRow,
@@ -56,6 +57,8 @@ export const lists = {
   defects: (site: Id, asked: Asked, signal: AbortSignal) => pageOf<DefectRow>(site, 'defects', asked, signal),
   counts: (site: Id, signal: AbortSignal) =>
     request<EntryCounts>(`/api/sites/${site}/counts/`, ({ of }) => typeof of === 'number', { signal }),
+  marks: (site: Id, area: Id, signal: AbortSignal) =>
+    request<AreaMarks>(`/api/sites/${site}/marks/?area=${encodeURIComponent(area)}`, ({ marks }) => Array.isArray(marks), { signal }), // prettier-ignore
   clocks: (site: Id, signal: AbortSignal) =>
     request<RunningClocks>(`/api/sites/${site}/clocks/`, ({ clocks }) => Array.isArray(clocks), { signal }),
   areas: (site: Id, signal: AbortSignal) =>

@@ -80,6 +80,12 @@ describe('a site that is too large to lie on a device', () => {
     await page.waitForFunction(() => document.querySelector('.plan [aria-pressed="true"]') !== null);
     expect(await (await labelled(page, 'Area')).evaluate((field) => field.value)).not.toBe('');
     expect(await elements(page)).toBeLessThan(5000);
+    // From near its enclosures are marked, and lead to the worst of their entries.
+    await page.waitForSelector('.plan a[aria-label*="the worst"]');
+    expect(await page.$eval('.plan a', (mark) => mark.getAttribute('href'))).toMatch(/^.(bench|transit).*entry=/);
+    expect(await elements(page)).toBeLessThan(5000);
+    await clickText(page, 'button', 'All areas');
+    await page.waitForFunction(() => document.querySelector('.plan a') === null);
     // Scrolled to its end, further pages come.
     await page.goto(`${served.address}/site/?site=greyholm`);
     await page.waitForSelector('.stops [data-row]');

@@ -78,6 +78,26 @@ export interface AreaCounts {
   overdue: number;
 }
 
+/** An enclosure as a plan marks it: by the worst of its entries. */
+export interface EnclosureMark {
+  id: Id;
+  tag: string;
+  /** Where it hangs, m. */
+  x: number;
+  y: number;
+  /** How many entries it has. */
+  entries: number;
+  /** The entry that stands worst. */
+  worst: { id: Id; kind: KindId; state: EntryState };
+}
+
+/** Enclosures of an area, the worst first, as many as a plan draws. */
+export interface AreaMarks {
+  marks: EnclosureMark[];
+  /** How many enclosures with entries the area has. */
+  of: number;
+}
+
 /** What time runs against on a site. */
 export interface RunningClocks extends Clocks {
   /** How many clocks there are in all. */

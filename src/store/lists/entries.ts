@@ -3,6 +3,7 @@ import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { DUE_WHENS, SOON_DAYS, type DueWhen } from '../../core/programme/due-when';
 import type {
   AreaCounts,
+  AreaMarks,
   EntryAsk,
   EntryCounts,
   EntryRow,
@@ -103,6 +104,22 @@ export class EntryList {
     }
     return [...areas.values()];
   }
+
+  /** Enclosures of an area, each by the worst of its entries; the worst first. */
+  marks(area: Id, most: number): AreaMarks {
+    const rows = this.#sql
+      .get(
+        `SELECT one.*, json_extract(body, '$.tag') AS tag, json_extract(body, '$.positionM.x') AS x, json_extract(body, '$.positionM.y') AS y
+         FROM (SELECT enclosure, min(state) AS state, entry, kind, count(*) AS n, count(*) OVER () AS total
+               FROM entry_status WHERE area = ? GROUP BY enclosure ORDER BY 2, 1 LIMIT ?) one
+         JOIN enclosure ON enclosure.id = one.enclosure`,
+      )
+      .all(area, most) as { enclosure: Id; state: number; entry: Id; kind: KindId; n: number; total: number; tag: string; x: number; y: number }[];
+    const marks = rows.map(({ enclosure, state, entry, kind, n, tag, x, y }) => ({
+      id: enclosure, tag, x, y, entries: n, worst: { id: entry, kind, state: ENTRY_STATES[state]! },
+    }));
+    return { marks, of: rows[0]?.total ?? 0 };
+  } // prettier-ignore
 
   /** How many entries are in which state, and due when. */
   counts(today: string): EntryCounts {

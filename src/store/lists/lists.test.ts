@@ -190,4 +190,14 @@ describe('lists of records', () => {
     expect(store.lists.search('jb-1, entry', 3)).toHaveLength(3);
     expect(store.lists.search('  ', 3)).toEqual([]);
   });
+
+  it('enclosures of an area are marked by the worst of their entries, the worst first', () => {
+    const own = MADE.filter(({ area }) => area === 'a');
+    const worst = Math.min(...own.map(({ status }) => ENTRY_STATES.indexOf(status.state)));
+    const { marks, of } = store.entries.marks('a', 10);
+    expect([marks.length, of]).toEqual([1, 1]);
+    expect(marks[0]).toMatchObject({ id: 'b', entries: own.length, worst: { state: ENTRY_STATES[worst] } });
+    expect(own.find(({ id }) => id === marks[0]!.worst.id)!.status.state).toBe(ENTRY_STATES[worst]);
+    expect(store.entries.marks('nowhere', 10)).toEqual({ marks: [], of: 0 });
+  });
 });

@@ -51,7 +51,7 @@ export default function FarSite({ state }: ViewProps) {
           </Button>
         </Group>
         {groups.problem && <Away problem={groups.problem} />}
-        <AreaGroups areas={areas} counts={groups.answer ?? []} chosen={area} onChoose={setArea} />
+        <AreaGroups areas={areas} counts={groups.answer ?? []} version={asked} chosen={area} onChoose={setArea} />
         <OnDevice state={state} area={areas.find(({ id }) => id === area) ?? null} />
       </main>
       <aside aria-label="Entries">
