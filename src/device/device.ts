@@ -2,15 +2,15 @@ import { monotonicFactory } from 'ulid';
 import { api, ApiError, type Person } from '../client/api';
 import { followClock, now } from '../client/clock';
 import { Refusal, type AnyCommand, type CommandKind, type Payloads } from '../core/commands/commands';
-import type { Slice } from '../core/record/slice';
 import type { JournalEvent } from '../core/commands/news';
 import type { Change, Id, Lost } from '../core/record/types';
-import { Along, type Part } from './along';
+import { Along } from './along';
 import type { Backoff } from './backoff';
 import { Copy } from './copy';
 import { Courier } from './courier';
-import type { KeptPhoto, Notice, Waiting } from './database';
-import { Keeper, type Trouble } from './keeper';
+import type { KeptPhoto, Waiting } from './database';
+import type { DeviceState } from './device-state';
+import { Keeper } from './keeper';
 import { Notices } from './notices';
 import { Outbox } from './outbox';
 import { openRules, rulesOpened } from './rules';
@@ -21,33 +21,9 @@ import { Subscribable } from './subscribable';
 import { Tabs } from './tabs';
 import { withWas } from './was';
 
-/** What the pages show of the device. */
-export interface DeviceState {
-  /** Nothing can be shown yet; everything is there; or it cannot be had. */
-  ready: 'loading' | 'ready' | 'no-person' | 'no-site' | 'unreached';
-  person: Person | null;
-  people: Person[];
-  sites: { id: Id; name: string }[];
-  site: Id | null;
-  /** What of a large site is on this device, and how much was fetched for it, bytes; null: all of the site is. */
-  part: Part | null;
-  /** Records with everything on this device applied. */
-  slice: Slice;
-  /** Commands of the person here that wait to be sent. */
-  waiting: number;
-  /** Commands of others who worked on this device, which wait for them. */
-  ofOthers: number;
-  refused: Waiting[];
-  /** Commands that the server has lost after it had taken them. */
-  held: Waiting[];
-  notices: Notice[];
-  trouble: Trouble | null;
-  /** Whether the server has lost who is signed in. */
-  forgotten: boolean;
-  online: boolean;
-  /** Grows with every change, so that a page knows when to look again. */
-  version: number;
-}
+/** So long the records go before the rules, ms. */
+const RULES_MS = 500;
+const after = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
 /** This device, as the pages know it: what it shows, and what can be done with it. */
 export class Device extends Subscribable {
@@ -133,18 +109,25 @@ export class Device extends Subscribable {
 
   /** Opens the device's store and shows what it remembers, then asks the server. */
   async start(site: Id | null, entry: Id | null): Promise<void> {
-    const rules = openRules().then(() => this.#overlay(), () => undefined); // prettier-ignore
     await this.#keeper.open();
     await Promise.all([this.#session.remember(), this.#outbox.start(), this.#notices.load()]);
     this.#heardTabs();
     const chosen = site ?? (entry && (await this.#copy.siteOf(entry))) ?? this.#lastSite();
     // What waits is shown with the records, never after them.
-    if (this.#outbox.all.length > 0) await rules;
+    if (this.#outbox.all.length > 0) await this.#openRules();
     if (chosen) await this.#show(chosen);
     if (chosen && this.#copy.head === null && !this.#outbox.makes(chosen)) this.#courier.first.ask(chosen);
-    await Promise.all([rules, this.#askServer(site, entry)]);
+    const asked = this.#askServer(site, entry);
+    if (this.#copy.head === null) {
+      // What has to be fetched goes before the rules, and so do the lists of a large site.
+      await Promise.race([asked, after(RULES_MS)]);
+      if (this.along.part) await after(RULES_MS);
+    }
+    await Promise.all([this.#openRules(), asked]);
     this.#courier.first.forget();
   }
+
+  #openRules = () => openRules().then(() => this.#overlay(), () => undefined); // prettier-ignore
 
   async #askServer(site: Id | null, entry: Id | null): Promise<void> {
     try {

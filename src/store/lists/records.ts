@@ -4,7 +4,7 @@ import { LISTED_TABLES } from '../../core/words/en/listed';
 import type { Db } from '../open';
 import { Prepared } from '../prepared';
 import { all, keyOf, tokenOf, type Clause } from './keyset';
-import { Search, type Held } from './search';
+import { BROAD, Search, type Held } from './search';
 
 /** What is asked of the list of defects; null lets everything through. */
 export interface DefectAsk extends ListAsk {
@@ -34,11 +34,11 @@ export class RecordLists {
     ask: ListAsk,
   ): ListPage<Tables[T]> | null {
     const held = this.#search.holding(ask.q, 'l.row');
-    // Few are fetched from what was found; of many their index is gone through.
+    const every = { sql: 'l.of_table = ?', values: [table] };
     const found = held && all([{ sql: '+l.of_table = ?', values: [table] }, held.few]);
-    const only =
-      held?.broad === false ? found! : all([{ sql: 'l.of_table = ?', values: [table] }, held && held.walked]);
-    return this.#page<Tables[T]>(ask, only, found ?? only, {
+    // Few are fetched from what was found; of many their index is gone through.
+    const only = !found ? every : this.#isBroad(held!, table) ? all([every, held!.walked]) : found;
+    return this.#page<Tables[T]>(ask, only, found ?? every, {
       from: `listed l JOIN ${table} r ON r.id = l.id`,
       counted: 'listed l',
       columns: ['l.name', 'l.row'],
@@ -80,6 +80,13 @@ export class RecordLists {
     });
   }
 
+  /** Whether so many rows of a table were found that its own index is gone through. */
+  #isBroad({ broad, few }: Held, table: string): boolean {
+    if (!broad) return false;
+    const some = `SELECT count(*) FROM (SELECT 1 FROM listed l WHERE +l.of_table = ? AND ${few.sql} LIMIT ${BROAD})`;
+    return (this.#sql.get(some).pluck().get(table, ...few.values) as number) >= BROAD;
+  } // prettier-ignore
+
   #page<R>(
     { after, limit }: ListAsk,
     only: Clause,
@@ -107,24 +114,28 @@ export class RecordLists {
     const found = new Map<string, Found>();
     for (const held of this.#search.nearest(text, 'l.row')) {
       for (const one of this.#found(held, most)) {
+        const key = `${one.table} ${one.id}`;
+        found.set(key, found.get(key) ?? one);
+        // Nothing is looked for that nobody sees.
         if (found.size >= most) return [...found.values()];
-        found.set(`${one.table} ${one.id}`, found.get(`${one.table} ${one.id}`) ?? one);
       }
     }
     return [...found.values()];
   }
 
   /** Few are sorted as they are; of many each table's own index is gone through in its order. */
-  *#found({ few, walked, broad }: Held, most: number): Generator<Found> {
-    const { sql, values } = broad ? walked : few;
-    const select = `SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l LEFT JOIN entry_status s ON s.row = l.row WHERE ${sql}`;
+  *#found(held: Held, most: number): Generator<Found> {
+    const { few, walked, broad } = held;
+    const select = 'SELECT l.of_table AS "table", l.id, l.title, l.words, s.kind FROM listed l LEFT JOIN entry_status s ON s.row = l.row WHERE'; // prettier-ignore
     if (!broad) {
       const rank = LISTED_TABLES.map((table, i) => `WHEN '${table}' THEN ${i}`).join(' ');
-      const sorted = `${select} ORDER BY CASE l.of_table ${rank} END, l.name, l.row LIMIT ?`;
-      yield* this.#sql.get(sorted).all(...values, most) as Found[];
+      const sorted = `${select} ${few.sql} ORDER BY CASE l.of_table ${rank} END, l.name, l.row LIMIT ?`;
+      yield* this.#sql.get(sorted).all(...few.values, most) as Found[];
       return;
     }
-    for (const table of LISTED_TABLES)
-      yield* this.#sql.get(`${select} AND l.of_table = ? ORDER BY l.name, l.row LIMIT ?`).all(...values, table, most) as Found[];
-  } // prettier-ignore
+    for (const table of LISTED_TABLES) {
+      const one = this.#isBroad(held, table) ? all([{ sql: 'l.of_table = ?', values: [table] }, walked]) : all([{ sql: '+l.of_table = ?', values: [table] }, few]); // prettier-ignore
+      yield* this.#sql.get(`${select} ${one.sql} ORDER BY l.name, l.row LIMIT ?`).all(...one.values, most) as Found[]; // prettier-ignore
+    }
+  }
 }

@@ -12,6 +12,9 @@ const MOST_WORDS = 8;
  */
 export const BROAD = 5000;
 
+/** Broad words that are remembered. Chosen: a plant has fewer. */
+const MOST_KNOWN = 1000;
+
 /** A word as the full-text index takes it: whatever it holds is no syntax. */
 const quoted = (word: string): string => `"${word.replaceAll('"', '""')}"`;
 
@@ -91,14 +94,15 @@ export class Search {
     return this.#sql.get(`INSERT INTO temp.hit ${sql}`).run(...values).changes;
   }
 
+  /** Words that so many rows have: more entries make it no fewer. */
+  readonly #broad = new Set<string>();
+
   #isBroad(word: string): boolean {
-    const some = `SELECT count(*) FROM (${BEGINS} LIMIT ${BROAD})`;
-    return (
-      (this.#sql
-        .get(some)
-        .pluck()
-        .get(`${quoted(word)}*`) as number) >= BROAD
-    );
+    if (this.#broad.has(word)) return true;
+    const some = this.#sql.get(`SELECT count(*) FROM (${BEGINS} LIMIT ${BROAD})`).pluck();
+    const is = (some.get(`${quoted(word)}*`) as number) >= BROAD;
+    if (is && this.#broad.size < MOST_KNOWN) this.#broad.add(word);
+    return is;
   }
 
   #isInTags(word: string): boolean {

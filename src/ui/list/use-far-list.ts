@@ -46,7 +46,7 @@ export function useFarList<R>(
     stop.current = new AbortController();
     const typing = words.current !== query.text;
     words.current = query.text;
-    const wait = setTimeout(() => fetchPage(null, []), typing ? TYPING_MS : 0);
+    const wait = typing ? setTimeout(() => fetchPage(null, []), TYPING_MS) : void fetchPage(null, []);
     return () => (clearTimeout(wait), stop.current.abort());
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is asked, and of which state of things, decides
   }, [asked, source.version, tries]);

@@ -1,7 +1,7 @@
 import { AppShell, Button, NativeSelect, Text } from '@mantine/core';
 import { useEffect, useLayoutEffect, useState, type CSSProperties } from 'react';
 import { count } from '../../core/words/en/format';
-import type { DeviceState } from '../../device/device';
+import type { DeviceState } from '../../device/device-state';
 import type { Trouble } from '../../device/keeper';
 import './frame.css';
 import { wayOf, WAYS, type ViewName } from './way';
@@ -108,6 +108,9 @@ function Below({ view, site }: { view: ViewName; site: string }) {
   );
 }
 
+/** What is seen first goes so long before the clocks, ms. */
+const AFTER_MS = 1000;
+
 /** How many clocks are due, on every view; looked at every second. */
 function DueClocks() {
   const [due, setDue] = useState(0);
@@ -115,11 +118,14 @@ function DueClocks() {
     let timer: ReturnType<typeof setInterval> | undefined;
     let left = false;
     // What it takes to know them comes after what is seen first.
-    import('../hand/alarm').then(({ watchClocks }) => {
-      if (!left) timer = setInterval(() => setDue(watchClocks().due), 1000);
-    }, console.error);
+    const wait = setTimeout(() => {
+      import('../hand/alarm').then(({ watchClocks }) => {
+        if (!left) timer = setInterval(() => setDue(watchClocks().due), 1000);
+      }, console.error);
+    }, AFTER_MS);
     return () => {
       left = true;
+      clearTimeout(wait);
       clearInterval(timer);
     };
   }, []);

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { DOSSIER_TABLES, type AnyCommand, type DossierTable } from '../../core/commands/commands';
 import { count, moment } from '../../core/words/en/format';
 import { commandWords, refusalWords } from '../../core/words/en/commands';
-import type { DeviceState } from '../../device/device';
+import type { DeviceState } from '../../device/device-state';
 import type { Waiting } from '../../device/database';
 import { photosIn } from '../../device/outbox';
 import { device, takeUpdate } from '../hand/hand';

@@ -32,7 +32,7 @@ import '@mantine/core/styles/Tabs.layer.css';
 import '@mantine/core/styles/SegmentedControl.layer.css';
 import { AppShell, Button, MantineProvider, Text } from '@mantine/core';
 import { Suspense, useDeferredValue, useEffect, useState, type ReactNode } from 'react';
-import type { DeviceState } from '../../device/device';
+import type { DeviceState } from '../../device/device-state';
 import '../../ui/global.css';
 import { useKeys, type KeyBinding } from '../../ui/keys';
 import { cssVariables, theme } from '../../ui/theme';
@@ -46,6 +46,8 @@ import type { ViewName } from './way';
 const Palette = fetched(() => import('./Palette'));
 const WhoAreYou = fetched(() => import('./WhoAreYou'));
 const NotHere = fetched(() => import('./NotHere'));
+/** What is seen first goes so long before what may have to be told, ms. */
+const AFTER_MS = 1500;
 const notices = () => import('./Notices');
 const Notices = fetched(notices);
 const KeyList = fetched(() => import('./KeyList'));
@@ -199,8 +201,11 @@ function WithEntry({
 /** What a person has to know, where there is something. */
 function ToTell({ state }: { state: DeviceState }) {
   const update = useUpdate();
-  // What there may be to tell is told without the server: it is here before that.
-  useEffect(() => void notices().catch(() => undefined), []);
+  // What there may be to tell is told without the server: it is here before that, and after what is seen first.
+  useEffect(() => {
+    const wait = setTimeout(() => void notices().catch(() => undefined), AFTER_MS);
+    return () => clearTimeout(wait);
+  }, []);
   const { trouble, forgotten, held, refused, notices: told } = state;
   const some = trouble !== null || forgotten || update || held.length + refused.length + told.length > 0;
   return <Suspense fallback={null}>{some && <Notices state={state} update={update} />}</Suspense>;

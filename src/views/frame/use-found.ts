@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { searchSites } from '../../client/lists';
-import type { DeviceState } from '../../device/device';
+import type { DeviceState } from '../../device/device-state';
 import { findHits, hitOf, type Hit } from './find-hits';
 
 /** What was found, by where: the open site first. */

@@ -4,7 +4,8 @@ import type { JudgingProgress, TaskProgress } from '../../core/commands/news';
 import { EventsClient } from '../../client/events';
 import type { Id, Standing } from '../../core/record/types';
 import { day } from '../../core/words/en/format';
-import { Device, type DeviceState } from '../../device/device';
+import { Device } from '../../device/device';
+import type { DeviceState } from '../../device/device-state';
 import { LiveInstrument } from '../../device/live-instrument';
 import { afterPaint } from '../../ui/after-paint';
 

@@ -23,7 +23,7 @@ import { stopsOf } from './stop';
 import { useStatuses } from '../hand/hand';
 
 /** Where things stand on a site that is too large to lie on a device: asked of the server, page by page. */
-export default function FarSite({ state }: ViewProps) {
+export function FarSite({ state }: ViewProps) {
   const { slice, site: siteId } = state;
   const site = slice.get('site', siteId)!;
   const today = dayIn(now(), site.timeZone);

@@ -8,10 +8,9 @@ import { ENTRY_STATES, type EntryState } from '../../core/record/finding';
 import { count, day } from '../../core/words/en/format';
 import { dueWhen, DUE_WHENS, type DueWhen } from '../../core/programme/due-when';
 import { matching, type Query } from '../../ui/list/source';
-import { fetched } from '../../ui/fetched';
-import { Later } from '../../ui/Later';
 import { Root, type ViewProps } from '../frame/Root';
 import { useStatuses } from '../hand/hand';
+import { FarSite } from './FarSite';
 import { Judging } from './Judging';
 import { Plan, type Counts } from './Plan';
 import { stopsOf, type Stop } from './stop';
@@ -19,22 +18,10 @@ import { DueLine, Summary } from './Summary';
 import { listedStops, Stops } from './Stops';
 import './site.css';
 
-const FarSite = fetched(() => import('./FarSite'));
-
 /** Where things stand on a site. */
 export default function Site() {
   return (
-    <Root view="site">
-      {(state) =>
-        state.part ? (
-          <Later>
-            <FarSite state={state} />
-          </Later>
-        ) : (
-          <SiteOf state={state} />
-        )
-      }
-    </Root>
+    <Root view="site">{(state) => (state.part ? <FarSite state={state} /> : <SiteOf state={state} />)}</Root>
   );
 }
 
