@@ -72,7 +72,9 @@ function compared(): void {
     const kept = store.statuses.all();
     expect(kept).toHaveLength(counts.entries);
     for (const { entry } of kept) expect(store.statuses.says(store.judged(entry, NOW)!), entry).toBe(true);
-    expect(store.statuses.clocks(Date.parse(NOW))).toEqual(clocksOfSite(store.records, 'greyholm', Date.parse(NOW)));
+    expect(store.statuses.clocks(Date.parse(NOW))).toEqual(
+      clocksOfSite(store.records, 'greyholm', Date.parse(NOW)),
+    );
   } finally {
     store.close();
   }

@@ -36,7 +36,7 @@ export interface Clock {
 }
 
 /** A pot whose compound was packed after it had stiffened. */
-export interface PackedLate {
+interface PackedLate {
   pour: Id;
   entry: Id;
   where: Where;

@@ -79,7 +79,7 @@ export interface AreaCounts {
 }
 
 /** An enclosure as a plan marks it: by the worst of its entries. */
-export interface EnclosureMark {
+interface EnclosureMark {
   id: Id;
   tag: string;
   /** Where it hangs, m. */
