@@ -164,6 +164,13 @@ describe('a site that is too large to lie on a device', () => {
     // What is left behind takes its copies with it.
     await page.setOfflineMode(false);
     await page.goto(`${served.address}/site/?site=greyholm`);
+    await page.waitForSelector('.stops [data-row]');
+    // Rows of one area never stand under the name of another.
+    await page.setOfflineMode(true);
+    await page.$eval('.plan [role="button"]', (area) => area.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    await waitForText(page, '[aria-label="Entries"] [role="status"]', 'on this device');
+    await page.setOfflineMode(false);
+    await page.goto(`${served.address}/site/?site=greyholm`);
     await clickText(page, '[aria-label="On this device"] button', 'Leave behind');
     await waitForText(page, '[aria-label="On this device"]', 'Nothing yet');
     await page.waitForFunction(async () => (await (await caches.open('yendral-photos')).keys()).length === 0, { polling: 200 });

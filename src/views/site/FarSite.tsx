@@ -1,5 +1,5 @@
 import { Button, Group, NativeSelect, Text } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { lists } from '../../client/lists';
 import type { EntryRow } from '../../core/programme/lists';
 import { now } from '../../client/clock';
@@ -63,9 +63,9 @@ export function FarSite({ state }: ViewProps) {
           </>
         )}
         {counts.problem ? (
-          <Here state={state} today={today} />
+          <Here state={state} today={today} area={area} />
         ) : (
-          <Entries site={siteId} source={source} columns={columnsOf(site.timeZone, today)} areas={areas} area={area} onArea={setArea} />
+          <Entries site={siteId} source={source} near={<Here state={state} today={today} area={area} />} columns={columnsOf(site.timeZone, today)} areas={areas} area={area} onArea={setArea} />
         )}
       </aside>
     </div>
@@ -75,6 +75,7 @@ export function FarSite({ state }: ViewProps) {
 function Entries({
   site,
   source,
+  near,
   columns,
   areas,
   area,
@@ -82,6 +83,8 @@ function Entries({
 }: {
   site: Id;
   source: FarSource<EntryRow>;
+  /** The same of what is on this device. */
+  near: ReactNode;
   columns: readonly Column<Line>[];
   areas: readonly Area[];
   area: Id | null;
@@ -92,6 +95,7 @@ function Entries({
       className="stops"
       label="Entries"
       source={source}
+      near={near}
       start={{ sort: 'tag' }}
       search="Search entries"
       placeholder="Tag, cable, kind"
@@ -119,16 +123,17 @@ const Away = ({ problem }: { problem: string }) => (
   </p>
 );
 
-/** Entries that are on this device, while the server is away. */
-function Here({ state, today }: ViewProps & { today: string }) {
+/** Entries that are on this device, of the area that is chosen, while the server is away. */
+function Here({ state, today, area }: ViewProps & { today: string; area: Id | null }) {
   const { slice, site } = state;
   const statusOf = useStatuses();
-  const stops = stopsOf(slice, site, statusOf).filter(({ status }) => status !== null);
+  const here = stopsOf(slice, site, statusOf).filter(({ status }) => status !== null);
+  const stops = here.filter(({ enclosure }) => area === null || enclosure.area === area);
   const areas = slice.by('area', 'site', site);
   return (
     <>
       <Text size="sm" my={6} role="status">
-        Away from the server: the {count(stops.length, 'entry', 'entries')} on this device.
+        Away from the server: {count(stops.length, 'entry', 'entries')}{area === null ? '' : ' of this area'} on this device.
       </Text>
       <Stops slice={slice} stops={stops} areas={areas} timeZone={slice.get('site', site)!.timeZone} today={today} />
     </>
