@@ -1,5 +1,5 @@
 import { entryId, type EntrySpec, type SiteSpec } from './spec';
-import { normalAt } from '../src/core/instrument/random';
+import { normalAt } from '../src/core/quantity/random';
 import type { DossierFields } from '../src/core/commands/commands';
 import { KINDS, looksOf } from '../src/core/kinds/kinds';
 import type { Kind } from '../src/core/kinds/kind';

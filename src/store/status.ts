@@ -1,6 +1,7 @@
 import type { Judged } from '../core/commands/news';
 import { ENTRY_STATES } from '../core/record/finding';
 import { inOrder, type Clocks } from '../core/makeoff/clocks';
+import type { RunningClocks } from '../core/programme/lists';
 import { sortKey } from '../core/record/natural';
 import { standingState } from '../core/record/standing';
 import type { Area, Entry, Id, Standing } from '../core/record/types';
@@ -196,10 +197,11 @@ export class Statuses {
     return rows.map(({ body, day }) => `{"day":${JSON.stringify(day)},"status":${body}}`);
   }
 
-  /** What time runs against on the site, those that are due first first. */
-  clocks(nowMs: number): Clocks {
+  /** What time runs against on the site, so many at most, those that are due first first. */
+  clocks(nowMs: number, most: number): RunningClocks {
     const rows = this.#sql.get("SELECT clocks FROM entry_status WHERE clocks <> ''").pluck().all() as string[];
-    return inOrder(rows.map((row) => JSON.parse(row) as Clocks), nowMs);
+    const { clocks, late } = inOrder(rows.map((row) => JSON.parse(row) as Clocks), nowMs);
+    return { clocks: clocks.slice(0, most), late: late.slice(0, most), of: clocks.length };
   } // prettier-ignore
 
   all(): Standing[] {

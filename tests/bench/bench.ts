@@ -18,6 +18,7 @@ import { kills } from './kills';
 import { load } from './load';
 import { paint } from './paint';
 import { scale } from './scale';
+import { walks } from './walks';
 import { writing } from './writing';
 import { openAs, openBrowser, openPage, serveDemo } from '../browser/harness';
 
@@ -201,6 +202,7 @@ async function product(): Promise<void> {
   judgements(app);
   ranking(app);
   await packing();
+  walks();
   await keystroke();
   closeApp(app);
 }
@@ -214,6 +216,7 @@ const BENCHES: Record<string, () => void | Promise<void>> = {
   kills,
   fuzz,
   scale,
+  walks,
 };
 
 const named = process.argv.slice(2);

@@ -2,7 +2,7 @@ import { faultOf } from './calibration';
 import type { InstrumentFields } from './instrument';
 import { clamp } from '../quantity/compare';
 import type { InstrumentLine } from './line';
-import { normalAt } from './random';
+import { normalAt } from '../quantity/random';
 
 /** What lies between the jaws: an oval thing, mm. */
 export interface Workpiece {

@@ -2,7 +2,7 @@ import { faultOf } from './calibration';
 import type { InstrumentFields } from './instrument';
 import { THREADS } from '../gland/thread-table';
 import type { InstrumentLine } from './line';
-import { normalAt } from './random';
+import { normalAt } from '../quantity/random';
 
 /** An instrument that shows one value: what it is held against and what it shows now, in its unit. */
 export interface GaugeState {

@@ -17,6 +17,8 @@ export type InputKey =
   | 'readings.none'
   | 'readings.order'
   | 'repeated'
+  | 'sample.defective'
+  | 'sample.population'
   | 'screen.stub'
   | 'seal.outside'
   | 'sleeve.outer'

@@ -39,6 +39,9 @@ describe('doors', () => {
       // For the barrier the worked cases give the number of questions.
       // Of a packing only the values of the worked case count.
       if (door === 'pack') return expect(found).toMatchObject(wanted as object);
+      // Another order may be as short.
+      if (door === 'walk')
+        return expectClose({ length_m: (found as unknown as { length_m: number }).length_m }, wanted);
       if (door !== 'barrier') return expectClose(found, wanted);
       const { path, ...rest } = found as unknown as { path: unknown[] };
       expect({ ...rest, steps: path.length }).toEqual(wanted);

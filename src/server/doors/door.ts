@@ -11,10 +11,13 @@ import { miLink } from '../../core/doors/mi-link';
 import { miMarks } from '../../core/doors/mi-marks';
 import { pack } from '../../core/doors/pack';
 import { peel } from '../../core/doors/peel';
+import { sampleBound } from '../../core/doors/sample-bound';
+import { sampleSize } from '../../core/doors/sample-size';
 import { sealant } from '../../core/doors/sealant';
 import { severity } from '../../core/doors/severity';
 import { threadEngagement } from '../../core/doors/thread-engagement';
 import { threadIdentify } from '../../core/doors/thread-identify';
+import { walk } from '../../core/doors/walk';
 import { solverOf, type HighsLike } from '../../core/transit/pack/solver';
 import { inputSentence } from '../../core/words/en/inputs';
 import { InputError } from '../../core/quantity/error';
@@ -59,7 +62,10 @@ const DOORS: Record<string, Door<object>> = {
   peel: door(shapes.PeelShape, peel),
   pack: door(shapes.PackShape, (input) => pack(input, solve)),
   sealant: door(shapes.SealantShape, sealant),
+  'sample-size': door(shapes.SampleSizeShape, sampleSize),
+  'sample-bound': door(shapes.SampleBoundShape, sampleBound),
   severity: door(shapes.SeverityShape, severity),
+  walk: door(shapes.WalkShape, walk),
 };
 
 /** Names of every door. */

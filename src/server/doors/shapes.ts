@@ -255,3 +255,43 @@ export class SealantShape {
   @Nested(() => SleeveShape) sleeve!: SleeveShape;
   @Num(PERCENT) max_fill_pct!: number;
 }
+
+/** Most that a population may count. Chosen: far above any plant. */
+const POPULATION = 1e9;
+
+export class SampleSizeShape {
+  @Num({ min: 1, max: POPULATION, whole: true }) population!: number;
+  @Num({ min: 0, under: 100 }) tolerable_pct!: number;
+  @Num({ above: 0, under: 100 }) confidence_pct!: number;
+}
+
+export class SampleBoundShape {
+  @Num({ min: 1, max: POPULATION, whole: true }) population!: number;
+  @Num({ min: 0, whole: true }) sample!: number;
+  @Num({ min: 0, whole: true }) defective!: number;
+  @Num({ above: 0, under: 100 }) confidence_pct!: number;
+}
+
+/** Where something may be on a plan, m. */
+const POSITION_M = { min: -1e6, max: 1e6 };
+
+class WalkPlaceShape {
+  @Num(POSITION_M) x_m!: number;
+  @Num(POSITION_M) y_m!: number;
+  @Num(POSITION_M) z_m!: number;
+}
+
+class WalkStopShape {
+  @Text(80) id!: string;
+  @Num(POSITION_M) x_m!: number;
+  @Num(POSITION_M) y_m!: number;
+  @Num(POSITION_M) z_m!: number;
+  @Nullable() @Text(80) together!: string | null;
+}
+
+export class WalkShape {
+  @Nested(() => WalkPlaceShape) start!: WalkPlaceShape;
+  @NestedList(() => WalkStopShape) stops!: WalkStopShape[];
+  @Num({ min: 0, max: 1e6 }) climb!: number;
+  @Flag() return_to_start!: boolean;
+}

@@ -4,6 +4,7 @@ import type { Id } from '../../core/record/types';
 import { SiteStore } from '../../store/site-store';
 import { exportPieces, type ExportName, type Piece } from '../files/export';
 import { previewImport, type ImportKind } from '../files/import';
+import { openDoorText } from '../doors/door';
 import { judgedPieces } from './judge';
 import { slicePieces } from '../files/slice';
 import { quickCheck } from '../keep/quick-check';
@@ -16,11 +17,13 @@ export type Job =
   | { do: 'import'; folder: string; site: Id; kind: ImportKind; text: string }
   | { do: 'judge'; folder: string; site: Id; at: string; part: number; parts: number }
   | { do: 'slice'; folder: string; site: Id; scope: Scope }
-  | { do: 'quick-check'; folder: string };
+  | { do: 'quick-check'; folder: string }
+  | { do: 'door'; name: string; text: string };
 
 /** Does a job on the files of a data folder, which are only read; says its answer piece by piece. */
 export function perform(job: Job, say: (piece: Piece) => void): void {
   if (job.do === 'quick-check') return say({ text: JSON.stringify(quickCheck(job.folder)) });
+  if (job.do === 'door') return say({ text: JSON.stringify(openDoorText(job.name, job.text)) });
   // All of it as at one moment: the server writes meanwhile.
   const store = SiteStore.read(job.site, join(job.folder, 'sites', job.site), true);
   try {

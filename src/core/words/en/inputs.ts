@@ -21,6 +21,8 @@ const INPUTS: Record<InputKey, string | ((facts: Facts) => string)> = {
   'readings.none': 'Take at least one reading.',
   'readings.order': 'The largest reading is below the smallest one.',
   repeated: ({ field }) => `${field} must not repeat one.`,
+  'sample.defective': 'No more of the sample can be defective than were drawn.',
+  'sample.population': 'No more can be drawn than the population holds.',
   'screen.stub': 'The screen’s stub must be shorter than the tail.',
   'seal.outside': 'The seal’s outside must lie between its bore and the housing.',
   'sleeve.outer': 'The sleeve’s outer diameter must be above its inner one.',

@@ -1,5 +1,6 @@
-import { DOOR_BYTES, openDoorText, type DoorErrorCode } from '../../../server/doors/door';
+import { DOOR_BYTES, openDoorText, type DoorAnswer, type DoorErrorCode } from '../../../server/doors/door';
 import { endpoint, json } from '../../../server/http/endpoint';
+import { wholeOf } from '../../../server/jobs/job';
 
 export const prerender = false;
 
@@ -11,8 +12,14 @@ const STATUS: Record<DoorErrorCode, number> = {
   fault: 500,
 };
 
-export const POST = endpoint(({ params, body }) => {
+/** Doors whose work grows with their input by far: beside the thread that answers everybody. */
+const LONG = ['pack', 'walk'];
+
+export const POST = endpoint(async ({ app, params, body, gone }) => {
+  const name = params.name ?? '';
   const text = body.length > DOOR_BYTES ? ' '.repeat(DOOR_BYTES + 1) : body.toString('utf8');
-  const answer = openDoorText(params.name ?? '', text);
+  const answer = LONG.includes(name)
+    ? (JSON.parse(await wholeOf(app.jobs({ do: 'door', name, text }, gone))) as DoorAnswer)
+    : openDoorText(name, text);
   return 'output' in answer ? json(answer.output) : json(answer, STATUS[answer.error.code]);
 });

@@ -1,4 +1,3 @@
-import type { RunningClocks } from '../../../../core/programme/lists';
 import { endpoint, json, needSite } from '../../../../server/http/endpoint';
 
 export const prerender = false;
@@ -7,7 +6,6 @@ export const prerender = false;
 const MOST = 500;
 
 /** What time runs against on a site: compounds, cures, tests that grow old; those that are due first. */
-export const GET = endpoint((call) => {
-  const { clocks, late } = needSite(call).store.statuses.clocks(call.app.clock().getTime());
-  return json({ clocks: clocks.slice(0, MOST), late: late.slice(0, MOST), of: clocks.length } satisfies RunningClocks);
-}); // prettier-ignore
+export const GET = endpoint((call) =>
+  json(needSite(call).store.statuses.clocks(call.app.clock().getTime(), MOST)),
+);

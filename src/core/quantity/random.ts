@@ -1,5 +1,5 @@
 /** A repeatable random number in [0, 1) from a seed and a position (mulberry32). */
-function randomAt(seed: number, position: number): number {
+export function randomAt(seed: number, position: number): number {
   let t = (seed + Math.imul(position + 1, 0x6d2b79f5)) >>> 0;
   t = Math.imul(t ^ (t >>> 15), t | 1);
   t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
