@@ -24,7 +24,7 @@ const ROOMS = {
 /** Rooms inside the core, each may import those before it. */
 const CORE = [
   'quantity', 'measuring', 'hazard', 'defects', 'earth', 'gland', 'mineral', 'transit', 'instrument',
-  'record', 'kinds', 'rulebook', 'commands', 'finder', 'makeoff', 'programme', 'words', 'doors',
+  'record', 'kinds', 'rulebook', 'commands', 'finder', 'makeoff', 'programme', 'words', 'bulk', 'doors',
 ]; // prettier-ignore
 /** Rooms inside the server, each may import those before it; the doors stand by themselves. */
 const SERVER = [

@@ -1,5 +1,6 @@
 import type { AnyCommand, DossierFields } from '../core/commands/commands';
 import type { SiteNews, Snapshot } from '../core/commands/news';
+import type { SheetSaid, SheetsPreview } from '../core/bulk/preview';
 import type { Scope } from '../core/record/closure';
 import type { Change, Id } from '../core/record/types';
 
@@ -52,6 +53,12 @@ export interface ImportPreview {
 export interface RegisterRow {
   instrument: DossierFields['instrument'];
   sites: { id: Id; name: string }[];
+}
+
+/** A long request: its name, by which its progress is told, and what ends it. */
+interface Asked {
+  task: string;
+  signal: AbortSignal;
 }
 
 const UNREACHED = 'The server cannot be reached. What you record is kept on this device and sent later.';
@@ -130,6 +137,7 @@ const isNews: Shape = ({ journal, seq, hash, taken, changes }) =>
 const hasAnswers: Shape = ({ answers }) =>
   Array.isArray(answers) &&
   answers.every((one: unknown) => typeof one === 'object' && one !== null && 'status' in one);
+const hasItems: Shape = ({ items, counts }) => Array.isArray(items) && typeof counts === 'object';
 const hasFaults: Shape = ({ rows, faults }) => Array.isArray(rows) && Array.isArray(faults);
 
 /** The server's endpoints, typed. Every call throws ApiError. */
@@ -175,6 +183,20 @@ export const api = {
       body: file,
       signal,
     }),
+  /** What the sheets of a file would change; `said` is what they are to be taken for. */
+  previewSheets: (site: Id, file: File, { said, task, signal }: { said: readonly SheetSaid[] } & Asked) =>
+    request<SheetsPreview>(
+      `/api/sites/${site}/import/sheets/?${new URLSearchParams({ task, name: file.name, ...(said.length > 0 && { said: JSON.stringify(said) }) })}`,
+      hasItems,
+      { method: 'POST', body: file, signal },
+    ),
+  /** What an entry of a kind for each cable end would add. */
+  previewEnds: (site: Id, kind: string, { task, signal }: Asked) =>
+    request<SheetsPreview>(
+      `/api/sites/${site}/import/ends/?${new URLSearchParams({ task, kind })}`,
+      hasItems,
+      { method: 'POST', signal },
+    ),
   /** The installation's instruments. */
   register: () => request<RegisterRow[]>('/api/instruments/', isList),
   /** An instrument as it is from now on; the sites that have it get a new version. */

@@ -111,7 +111,7 @@ class EnclosureShape {
   @TypedTexts() typed?: Record<string, string>;
   @IdText() area!: string;
   @Name(60) tag!: string;
-  @Text(200) what!: string;
+  @Text(200, { blank: true }) what!: string;
   @SomeOf(CONCEPTS) concepts!: string[];
   @Nullable() @OneOf(GROUPS) group!: string | null;
   @Nullable() @OneOf(CLASSES) temperatureClass!: string | null;

@@ -27,6 +27,7 @@ export class EnvelopeShape {
   @IdText() site!: string;
   @Time() at!: string;
   @Optional() @IdText() person?: string;
+  @Optional() @IdText() batch?: string;
 }
 
 class EnclosureTypeShape {

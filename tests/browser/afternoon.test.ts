@@ -64,9 +64,10 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
     }),
   );
   await page.goto(`${demo.served.address}/dossier/?site=proving-ground&table=files`);
-  await page.waitForSelector('.import select');
-  await page.select('.import select', 'certificate');
-  const input = (await page.$('.import input[type="file"]')) as ElementHandle<HTMLInputElement>;
+  await page.waitForSelector('[aria-label="Certificates"] select');
+  const input = (await page.$(
+    '[aria-label="Certificates"] input[type="file"]',
+  )) as ElementHandle<HTMLInputElement>;
   await input.uploadFile(file);
   await waitForText(page, '.preview', 'FRN 26.0002');
   await clickText(page, 'button', 'Take them in');

@@ -298,44 +298,6 @@ describe('the dossier', () => {
     await page.close();
   });
 
-  it('a cable schedule is shown before it is taken in, with its faults row by row, and undone in one go', async () => {
-    const { page, errors } = await openPage(demo.browser);
-    await openAs(page, demo.served, 'R. Tarn', '/dossier/?site=oxgate&table=files');
-    await page.waitForSelector('.import input[type="file"]');
-    const head = 'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c';
-    const upload = async (name: string, text: string) => {
-      await page.evaluate(
-        (n, t) => {
-          const input = document.querySelector<HTMLInputElement>('.import input[type="file"]')!;
-          const files = new DataTransfer();
-          files.items.add(new File([t], n, { type: 'text/csv' }));
-          input.files = files.files;
-          input.dispatchEvent(new Event('change', { bubbles: true }));
-        },
-        name,
-        text,
-      );
-    };
-    await upload(
-      'bad.csv',
-      `${head}\nX-1,20,3,1.5,2.9,abc,wire,0.9,1.4,15.5,90\nX-1,20,3,1.5,2.9,10.9,chain,0.9,1.4,15.5,90\n`,
-    );
-    await waitForText(page, '.faults', 'Row 1, inner: "abc" is no length');
-    await waitForText(page, '.faults', 'Row 2, tag: X-1 stands in row 1 already');
-    await upload(
-      'good.csv',
-      `${head}\nX-1,20,3,1.5,2.9,10.9,wire,0.9,1.4,15.5,90\n=X-2,20,3,1.5,2.9,"10,9",braid,0.4,1.4,14.5,90\n`,
-    );
-    await waitForText(page, '.preview', 'X-1 new');
-    await clickText(page, 'button', 'Take them in');
-    await waitForText(page, '.toast', '2 records from good.csv');
-    await clickText(page, '.toast button', 'Undo');
-    await waitForText(page, '.toast', 'Undone');
-    await waitForText(page, '[role="status"]', 'Everything sent');
-    expect(errors).toEqual([]);
-    await page.close();
-  });
-
   it('both demo sites are kept apart', async () => {
     const { page } = await openPage(demo.browser);
     await openAs(page, demo.served, 'A. Vell', '/site/?site=oxgate');

@@ -10,7 +10,7 @@ const PATHS = [
 
 /** What is put there: things that are, that are not, and that nobody should send. */
 const PARTS = [
-  'marrowick', 'none', '', '-1', '0', '1e99', '999999999999999999999', 'site.json', 'findings.csv', 'cables', 'fit', 'mb-caliper-07',
+  'marrowick', 'none', '', '-1', '0', '1e99', '999999999999999999999', 'site.json', 'findings.csv', 'cables', 'sheets', 'ends', 'fit', 'mb-caliper-07',
   '__proto__', 'constructor', '%00', '%2e%2e%2f%2e%2e%2fetc%2fpasswd', '%E0%80%80', '%D8%00', 'x'.repeat(3000), "'; DROP TABLE site; --", '[object Object]',
 ]; // prettier-ignore
 

@@ -139,13 +139,16 @@ describe('import and export from the shell', () => {
     expect(bad.status).toBe(1);
     expect(bad.stderr).toContain('certificate.concepts.0');
   });
+  it('takes a table in, whole or not at all, and changes nothing the second time', () => {
+    const areas = join(folder, 'areas.csv');
+    writeFileSync(areas, 'area;zone\nKiln house;22\nDrying loft;99\n');
+    const bad = run('import', ['oxgate', 'sheets', areas], '', env);
+    expect([bad.status, bad.stderr.includes('row 3, Drying loft: zone: "99"')]).toEqual([1, true]);
+    writeFileSync(areas, 'area;zone\nKiln house;22\nDrying loft;21\n');
+    expect(run('import', ['oxgate', 'sheets', areas], '', env)).toMatchObject({ status: 0, stdout: 'add Kiln house\nadd Drying loft\n' }); // prettier-ignore
+    expect(run('import', ['oxgate', 'sheets', areas], '', env)).toMatchObject({ status: 0, stdout: '' });
+  });
   it('writes CSV whose cells no spreadsheet runs as a formula', () => {
-    const cables = join(folder, 'cables.csv');
-    writeFileSync(
-      cables,
-      'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c\n',
-    );
-    expect(run('import', ['oxgate', 'cables', cables], '', env).status).toBe(1);
     const { status, stdout } = run('export', ['oxgate', 'defects.csv'], '', env);
     expect(status).toBe(0);
     expect(stdout.split('\r\n')[0]).toContain('site,area,enclosure');

@@ -125,6 +125,8 @@ export interface Command<K extends CommandKind = CommandKind> {
   site: Id;
   /** Time on the device, ISO 8601. */
   at: string;
+  /** What is taken, refused and undone together has one; whoever gives it makes it. */
+  batch?: Id;
   /** Id of who gave it, as the device knew them; the server takes it in nobody else's name. */
   person?: Id;
   payload: Payloads[K];

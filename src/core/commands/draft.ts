@@ -99,7 +99,7 @@ export class Draft implements Slice {
 
   /** The changes, the record of the change itself last. */
   finish(): RecordChange[] {
-    const { id, site, kind, at } = this.command;
+    const { id, site, kind, at, batch } = this.command;
     const written = [...this.#written.values()];
     const change: Change = {
       id,
@@ -116,6 +116,7 @@ export class Draft implements Slice {
       })),
       undone: null,
       lost: this.#lost,
+      ...(batch !== undefined && { batch }),
     };
     return [...written, { table: 'change', id, before: null, after: change }];
   }

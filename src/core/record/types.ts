@@ -40,6 +40,8 @@ export interface Change extends Base {
   undone: Id | null;
   /** Values that lost against a later one, kept for the history. */
   lost: Lost[];
+  /** What it was taken together with, and is undone together with. */
+  batch?: Id;
 }
 
 /** Every table of a site's records and what is in it. */

@@ -144,17 +144,64 @@ function acceptBatch(taker: Taker, given: readonly Given[]): CommandAnswer[] {
   } catch (error) {
     if (isStorage(error)) throw error;
     console.error(error);
-    if (given.length === 1) return [faultOf(given[0]!.value)];
-    return given.flatMap((one) => acceptBatch(taker, [one]));
+    const apart = inBatches(given);
+    if (apart.length === 1) return given.map(({ value }) => faultOf(value));
+    return apart.flatMap((some) => acceptBatch(taker, some));
+  }
+}
+
+/** Commands one by one; those of one batch, which stand beside each other, stay together. */
+function inBatches(given: readonly Given[]): Given[][] {
+  const apart: Given[][] = [];
+  let last: Id | null = null;
+  for (const one of given) {
+    const batch = batchOf(one.value);
+    if (batch !== null && batch === last) apart.at(-1)!.push(one);
+    else apart.push([one]);
+    last = batch;
+  }
+  return apart;
+}
+
+/** One command of a batch is refused: nothing of the batch is taken. */
+class BatchRefused extends Error {
+  constructor(
+    readonly batch: Id,
+    readonly answer: CommandAnswer,
+  ) {
+    super('A batch is refused as one.');
   }
 }
 
 function acceptTogether(taker: Taker, given: readonly Given[]): CommandAnswer[] {
-  const changes: RecordChange[] = [];
-  const answers = taker.store.transaction(() => given.map((one) => acceptOne({ ...taker, changes }, one)));
-  taker.changes.push(...changes);
-  return answers;
+  const refused = new Map<Id, CommandAnswer>();
+  // Each try leaves out one batch more.
+  for (;;) {
+    const changes: RecordChange[] = [];
+    try {
+      const answers = taker.store.transaction(() => given.map((one) => acceptOfBatch({ ...taker, changes }, one, refused)));
+      taker.changes.push(...changes);
+      return answers;
+    } catch (error) {
+      if (!(error instanceof BatchRefused)) throw error;
+      refused.set(error.batch, error.answer);
+    }
+  }
+} // prettier-ignore
+
+function acceptOfBatch(taker: Taker, one: Given, refused: ReadonlyMap<Id, CommandAnswer>): CommandAnswer {
+  const batch = batchOf(one.value);
+  const why = batch === null ? undefined : refused.get(batch);
+  if (why) return { ...why, id: idOf(one.value) } as CommandAnswer;
+  const answer = acceptOne(taker, one);
+  if (batch !== null && answer.status === 'refused') throw new BatchRefused(batch, answer);
+  return answer;
 }
+
+const batchOf = (value: unknown): Id | null => {
+  const batch = (value as { batch?: unknown } | null)?.batch;
+  return typeof batch === 'string' ? batch : null;
+};
 
 /** A disk that is full or busy says nothing about the command: it is sent again. */
 const isStorage = (error: unknown): boolean =>

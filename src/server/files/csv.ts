@@ -18,12 +18,13 @@ export function csvRows(columns: readonly string[], rows: readonly Record<string
 
 /** Rows of a table that are taken in at once. Chosen: what is previewed without a wait. */
 export const MOST_ROWS = 5000;
-const MOST_COLUMNS = 100;
+/** Columns of a table. Chosen: more than any schedule has. */
+export const MOST_COLUMNS = 100;
 /** Characters of one line; no row of cables or sizes is longer. */
 const MOST_IN_LINE = 20_000;
 
 /** Why a text is no table that can be looked at; null when it may be one. */
-function formFault(text: string): string | null {
+export function formFault(text: string): string | null {
   if (text.includes('\u0000')) return 'is no text; choose a CSV file.';
   const lines = text.split('\n', MOST_ROWS * 2);
   if ((lines[0] ?? '').split(/[,;\t]/).length > MOST_COLUMNS) return `has more than ${MOST_COLUMNS} columns; take out what does not belong to it.`; // prettier-ignore

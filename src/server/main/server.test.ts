@@ -177,53 +177,6 @@ describe('site files', () => {
   });
 });
 
-describe('a cable schedule', () => {
-  const HEAD = 'tag,length_m,cores,core_area_mm2,core_diameter,inner,armour,armour_size,sheath,outer,max_c';
-  const preview = (...rows: string[]) => previewImport(store(), 'cables', [HEAD, ...rows].join('\n'));
-  it('says what is new, what changes and what is on file', () => {
-    const same = 'P-1,40,4,4,4.1,15.2,wire,1.25,1.5,20.7,90';
-    const { rows, items, faults } = preview(
-      'N-1,20,3,1.5,"2,9",10.9,wire,0.9,1.4,15.5,90',
-      same.replace('20.7', '21.0'),
-    );
-    expect(faults).toEqual([]);
-    expect(rows.map(({ what, action }) => [what, action])).toEqual([
-      ['N-1', 'add'],
-      ['P-1', 'change'],
-    ]);
-    expect(rows[1]!.fields).toContain('outerMm');
-    expect(items).toHaveLength(2);
-  });
-  it('keeps lengths as they were typed', () => {
-    const { items } = preview('N-2,20,3,1.5,2.9,7/16 in,wire,0.9,1.4,"15,5",90');
-    expect(items[0]!.record).toMatchObject({
-      innerMm: 11.1125,
-      outerMm: 15.5,
-      typed: { innerMm: '7/16 in', outerMm: '15,5' },
-    });
-  });
-  it('an unarmoured cable is a claim that somebody still has to confirm', () => {
-    const { items } = preview('N-3,20,3,1.5,2.9,10.9,none,,1.4,13.7,90');
-    expect(items[0]!.record).toMatchObject({ armour: null, unarmoured: null });
-  });
-  it.each([
-    ['N-1,20,3,1.5,2.9,,wire,0.9,1.4,15.5,90', 'inner'],
-    ['N-1,20,3,1.5,2.9,-3,wire,0.9,1.4,15.5,90', 'inner'],
-    ['N-1,20,3,1.5,2.9,10.9,wire,0.9,1.4,0,90', 'outerMm'],
-    ['N-1,20,x,1.5,2.9,10.9,wire,0.9,1.4,15.5,90', 'cores'],
-    ['N-1,20,3.5,1.5,2.9,10.9,wire,0.9,1.4,15.5,90', 'cores.0.count'],
-    ['N-1,20,3,1.5,2.9,10.9,chain,0.9,1.4,15.5,90', 'armour'],
-    ['N-1,20,3,1.5,2.9,10.9,wire,,1.4,15.5,90', 'armour_size'],
-    [',20,3,1.5,2.9,10.9,wire,0.9,1.4,15.5,90', 'tag'],
-    ['N-1,20,3', '(row)'],
-  ])('row %s is refused by %s', (row, field) => {
-    const { faults, items } = preview(row);
-    expect(faults.map((fault) => fault.field)).toContain(field);
-    expect(faults.every((fault) => fault.row === 1)).toBe(true);
-    expect(items).toEqual([]);
-  });
-});
-
 describe('a certificate file', () => {
   const file = (change: object = {}) => {
     const { id: _id, site: _site, ...certificate } = slice.get('certificate', 'q')!;

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { now } from '../../client/clock';
 import type { Slice } from '../../core/record/slice';
 import type { Entry } from '../../core/record/types';
+import { entryListed } from '../../core/words/en/listed';
 import { device, useDevice } from '../hand/hand';
 import { give } from '../hand/give';
 
@@ -24,7 +25,7 @@ export function NoRound({ entry, slice }: { entry: Entry; slice: Slice }) {
   const open = slice.by('round', 'site', entry.site).filter(({ closed }) => !closed);
   return (
     <main id="main" className="empty">
-      <h1>This entry is in no round yet</h1>
+      <h1>{entryListed(slice, entry).title} is in no round yet</h1>
       <p>Readings belong to a round, which says how closely the entry is inspected.</p>
       {open.map((round) => (
         <Button

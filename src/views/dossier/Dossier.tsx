@@ -3,6 +3,7 @@ import { NavLink } from '@mantine/core';
 import '@mantine/core/styles/NavLink.layer.css';
 
 import type { DossierTable } from '../../core/commands/commands';
+import type { Id } from '../../core/record/types';
 import { useAddress } from '../hand/address';
 import { parameter, useDevice } from '../hand/hand';
 import { Root, type ViewProps } from '../frame/Root';
@@ -15,6 +16,8 @@ import { addressOf, OPENED, openedAt } from './opened';
 import { recordsOf, RecordTable } from './RecordTable';
 
 const ImportPanel = fetched(() => import('../frame/ImportPanel'));
+const CableEnds = fetched(() => import('./CableEnds'));
+const SheetsImport = fetched(() => import('./SheetsImport'));
 const NewSite = fetched(() => import('./NewSite'));
 const SiteForm = fetched(() => import('./SiteForm'));
 
@@ -81,7 +84,7 @@ function DossierOf({ state }: ViewProps) {
       <main id="main" tabIndex={-1}>
         <Later>
           {tab === 'site' && <SiteForm state={state} record={record} leave={leave} />}
-          {tab === 'files' && <ImportPanel site={site} />}
+          {tab === 'files' && <Files site={site} />}
         </Later>
         {tab !== 'site' && tab !== 'files' && (
           <RecordTable
@@ -99,6 +102,15 @@ function DossierOf({ state }: ViewProps) {
     </div>
   );
 }
+
+/** What is taken in from files. */
+const Files = ({ site }: { site: Id }) => (
+  <>
+    <SheetsImport key={site} site={site} />
+    <CableEnds key={`${site} ends`} site={site} />
+    <ImportPanel site={site} />
+  </>
+);
 
 const isTable = (name: string | null): name is DossierTable => name !== null && Object.hasOwn(FORMS, name);
 const tabOf = (name: string | null): Tab =>

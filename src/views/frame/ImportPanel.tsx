@@ -10,7 +10,6 @@ import { give } from '../hand/give';
 import { TaskBar } from './TaskBar';
 
 const KINDS = {
-  cables: { title: 'Cable schedule (CSV)', accept: '.csv,text/csv', what: 'cables' },
   certificate: {
     title: 'Certificate with its assembly sheet (JSON)',
     accept: '.json,application/json',
@@ -33,8 +32,8 @@ export default function ImportPanel({ site, kinds = ALL }: { site: string; kinds
     if (give('dossier.import', { source: name, items }, done)) forget();
   };
   return (
-    <section className="import" aria-label="Import">
-      <h2>Import</h2>
+    <section className="import" aria-label="Certificates">
+      <h2>Certificates and their sizes</h2>
       <NativeSelect
         mb="xs"
         label="What the file holds"

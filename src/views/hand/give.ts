@@ -50,12 +50,16 @@ export function tryGive<K extends CommandKind>(
 export function undoLast(): void {
   const { slice, site, person } = device.state();
   if (!site || !person) return;
-  const last = slice
+  const own = slice
     .by('change', 'site', site)
-    .filter(({ kind, by, undone }) => kind !== 'undo' && by === person.name && !undone)
-    .pop();
+    .filter(({ kind, by, undone }) => kind !== 'undo' && by === person.name && !undone);
+  const last = own.pop();
   if (!last) return say('There is nothing to undo.');
-  give('undo', { command: last.id }, `Undone: ${WORDS[last.kind] ?? last.kind}.`);
+  const { batch } = last;
+  const together = batch === undefined ? [] : own.filter((one) => one.batch === batch).reverse();
+  const done = `Undone: ${WORDS[last.kind] ?? last.kind}.`;
+  if (give('undo', { command: last.id }, done) === null) return;
+  for (const { id } of together) if (give('undo', { command: id }, done) === null) return;
 }
 
 const WORDS: Record<string, string> = {

@@ -30,6 +30,3 @@ export interface Walk {
   /** Length with climbs weighted, m. */
   lengthM: number;
 }
-
-/** How many metres on the flat a metre of climbing is worth where nothing else is said. Source: handbook, programme. */
-export const CLIMB = 3;
