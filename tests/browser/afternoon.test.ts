@@ -94,3 +94,30 @@ it('seals, assigns, proves, imports, and starts a new round, from page to page',
   expect(errors).toEqual([]);
   await page.close();
 });
+
+it('a defect that is mended is proven in five actions, led through nothing but what its check needs', async () => {
+  const { page, errors } = await openPage(demo.browser);
+  await openAs(page, demo.served, 'R. Tarn', '/defects/?site=proving-ground&entry=pg-ty-2-b');
+  let actions = 0;
+  const press = async (selector: string, words: string) => {
+    actions++;
+    await clickText(page, selector, words);
+  };
+  await press('.line', 'TY-2, entry B');
+  await press('.row-detail button', 'Re-inspect it');
+  const bar = '[aria-label="Re-inspection"]';
+  await waitForText(page, `${bar} [aria-label="Before"]`, 'missing, seen by A. Vell');
+  await press('.next-bar', 'Next of 1: Bond and tag');
+  const good = await page.waitForSelector('.look.active .answers button');
+  actions++;
+  await good!.click();
+  await waitForText(page, `${bar} [aria-label="Now"]`, 'present and tight, seen by R. Tarn');
+  await press(`${bar} button`, 'Proven by this re-inspection');
+  await waitForText(page, bar, 'Proven. Seal this inspection');
+  expect(actions).toBeLessThanOrEqual(5);
+  await waitForText(page, '[role="status"]', 'Everything sent');
+  await page.goto(`${demo.served.address}/defects/?site=proving-ground&entry=pg-ty-2-b`);
+  await waitForText(page, '.ledger tr', 'Proven');
+  expect(errors).toEqual([]);
+  await page.close();
+});

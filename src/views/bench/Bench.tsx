@@ -26,11 +26,13 @@ import { Section } from './Section';
 import { Title } from './Title';
 import { Tray, type TrayHandle } from './Tray';
 import { useAnswers } from './use-answers';
+import { useProof, type Proof } from './use-proof';
 import { useJudged, type Judged } from './use-judged';
 import { useRaising, type Raising } from './use-raising';
 import { useTaking, type Taking } from './use-taking';
 import { useWay, type Way } from './use-way';
 
+const ProofBar = fetched(() => import('./ProofBar'));
 const DefectSheet = fetched(() => import('./DefectSheet'));
 const WalkList = fetched(() => import('./WalkList'));
 const PourPanel = fetched(() => import('./PourPanel'));
@@ -47,9 +49,9 @@ export default function Bench() {
 
 /** It follows the records of its own entry, not every change of the device. */
 const BenchHere = memo(function BenchHere({ slice, site }: { slice: Slice; site: Id }) {
-  const [{ entry }, follow] = useAddress('entry', 'site', 'place', 'typed');
+  const [{ entry }, follow] = useAddress('entry', 'site', 'place', 'typed', 'defect');
   const chosen = entry ?? firstEntry(slice, site);
-  const open = (id: Id) => follow({ entry: id, site, place: null, typed: null });
+  const open = (id: Id) => follow({ entry: id, site, place: null, typed: null, defect: null });
   return <BenchOf slice={slice} entry={chosen} onOpen={open} key={chosen} />;
 });
 
@@ -80,7 +82,8 @@ function OnBench({
 }) {
   const { dossier, round, grade, sealed } = judged;
   const entry = dossier.entry.id;
-  const way = useWay(entry, judged);
+  const proof = useProof(judged);
+  const way = useWay(entry, judged, proof && asksForSome(proof) ? proof.needed : null);
   const taking = useTaking(judged, way);
   const raising = useRaising(judged);
   const tray = useRef<TrayHandle>(null);
@@ -107,7 +110,7 @@ function OnBench({
           <Suspense fallback={<nav className="walk" style={{ gridArea: 'walk' }} aria-label="Walk" aria-busy="true" />}>
             <WalkList round={round} current={entry} onOpen={onOpen} />
           </Suspense>
-          <Centre judged={judged} way={way} onGrade={onGrade} onPlace={place} />
+          <Centre judged={judged} way={way} proof={proof} onGrade={onGrade} onPlace={place} />
           <Column judged={judged} raising={raising} way={way} />
           {panel && <Held taking={taking} way={way} />}
           <div className="bench-foot">
@@ -120,17 +123,23 @@ function OnBench({
   ); // prettier-ignore
 }
 
+/** Whether a re-inspection leads through some of what is asked: until it is proven, and where its check rested on any of it. */
+const asksForSome = ({ defect, running, needed }: Proof): boolean =>
+  running && defect.state !== 'proven' && needed.places.length + needed.looks.length > 0;
+
 const WITH_PAD = '(max-width: 1240px) and (min-width: 621px) and (orientation: portrait)';
 
 /** The drawing, the places and the looks of an entry. */
 function Centre({
   judged,
   way,
+  proof,
   onGrade,
   onPlace,
 }: {
   judged: Judged;
   way: Way;
+  proof: Proof | null;
   onGrade: (grade: Grade) => void;
   onPlace: (place: string) => void;
 }) {
@@ -141,6 +150,7 @@ function Centre({
   return (
     <main id="main" className="centre" style={{ gridArea: 'centre' }} tabIndex={-1}>
       <Title dossier={dossier} grade={grade} onGrade={onGrade} sealed={sealed} />
+      <Suspense fallback={null}>{proof && <ProofBar proof={proof} />}</Suspense>
       <Section dossier={dossier} views={views} selected={selected} onSelect={onPlace} />
       <Places
         views={views}

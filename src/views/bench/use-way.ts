@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { parameter, say } from '../hand/hand';
+import type { Needed } from '../../core/rulebook/needed';
 import type { PlaceView } from './place-view';
 import type { Judged } from './use-judged';
 import { askedHere, nextUnread, type Asked, type Here } from './way';
@@ -23,13 +24,19 @@ export interface Way {
 
 const ALL_READ = 'Nothing is unread here any more. Seal the inspection when you are ready.';
 
-/** Keeps where one is on an entry. */
-export function useWay(entry: string, judged: Judged): Way {
+/**
+ * Keeps where one is on an entry.
+ *
+ * @param only what the way leads through, where it is not everything that is asked
+ */
+export function useWay(entry: string, judged: Judged, only: Needed | null): Way {
   const [here, goTo] = useState<Here | null>(() => {
     const place = entry === parameter('entry') ? parameter('place') : null;
     return place === null ? null : { is: 'place', id: place };
   });
-  const asked = askedHere(judged);
+  const asked = askedHere(judged).filter(
+    ({ is, id }) => !only || (is === 'place' ? only.places : only.looks).includes(id),
+  );
   const { views } = judged;
   const next = nextUnread(asked, here ? [here] : []) ?? nextUnread(asked);
   const chosen = here?.is === 'place' ? views.find(({ place }) => place.id === here.id) : undefined;

@@ -9,7 +9,7 @@ import { DEFECT_STATE_WORDS } from '../../core/words/en/labels';
 import { FileChoice } from '../../ui/FileChoice';
 import { addPhotos } from '../hand/keep-photos';
 import { useDefectForm } from '../judging/defect-form';
-import { parameter, useDevice } from '../hand/hand';
+import { device, parameter, useDevice } from '../hand/hand';
 import { HistoryList } from '../judging/HistoryList';
 import { LevelField } from '../judging/LevelField';
 import { PhotoRow } from '../judging/PhotoRow';
@@ -52,8 +52,25 @@ const WhatIsWrong = ({ defect }: { defect: Defect }) => (
     <p>
       <a href={`/bench/?entry=${defect.entry}&site=${defect.site}`}>Open the entry on the bench</a>
     </p>
+    {defect.state !== 'proven' && (
+      <Button variant="default" mb="sm" onClick={() => void reinspect(defect)}>
+        Re-inspect it
+      </Button>
+    )}
   </>
 );
+
+/** Starts looking at a defect again and goes there; where the entry is not on this device, the bench starts it. */
+async function reinspect(defect: Defect): Promise<void> {
+  const { slice } = device.state();
+  if (slice.get('entry', defect.entry)) {
+    const { startProof } = await import('../judging/reinspect');
+    if (startProof(slice, defect) === null) return;
+    // The round has to be kept before this page goes.
+    await device.flush();
+  }
+  location.assign(`/bench/?entry=${defect.entry}&site=${defect.site}&defect=${defect.id}`);
+}
 
 function DefectHistory({ defect }: { defect: Defect }) {
   const { slice } = useDevice();

@@ -60,26 +60,42 @@ export default function SheetsImport({ site }: { site: Id }) {
           {problem}
         </p>
       )}
-      {preview && (
-        <>
-          <h3>{name}</h3>
-          <SimpleGrid cols={{ base: 1, sm: Math.min(3, preview.sheets.length) }} my="sm">
-            {preview.sheets.map((sheet) => (
-              <SheetMapping key={sheet.name} sheet={sheet} onSaid={resay} />
-            ))}
-          </SimpleGrid>
-          <ImportRows preview={preview} name={name} />
-          {preview.items.length > 0 && (
-            <Button mt="md" loading={taking} disabled={task !== null} onClick={() => void take(preview)}>
-              Take in {count(preview.items.length, 'record')}
-            </Button>
-          )}
-          {preview.items.length === 0 && preview.counts.refused === 0 && <p>{name} holds nothing that is not on file.</p>}
-        </>
-      )}
+      {preview && <Found name={name} preview={preview} busy={task !== null} taking={taking} onSaid={resay} onTake={() => void take(preview)} />}
     </section>
   );
 } // prettier-ignore
+
+interface FoundProps {
+  name: string;
+  preview: SheetsPreview;
+  /** Whether another preview is on its way. */
+  busy: boolean;
+  taking: boolean;
+  onSaid: (said: SheetSaid) => void;
+  onTake: () => void;
+}
+
+/** What was found in a file, and the press that takes it in. */
+function Found({ name, preview, busy, taking, onSaid, onTake }: FoundProps) {
+  const { sheets, items, counts } = preview;
+  return (
+    <>
+      <h3>{name}</h3>
+      <SimpleGrid cols={{ base: 1, sm: Math.min(3, sheets.length) }} my="sm">
+        {sheets.map((sheet) => (
+          <SheetMapping key={sheet.name} sheet={sheet} onSaid={onSaid} />
+        ))}
+      </SimpleGrid>
+      <ImportRows preview={preview} name={name} />
+      {items.length > 0 && (
+        <Button mt="md" loading={taking} disabled={busy} onClick={onTake}>
+          Take in {count(items.length, 'record')}
+        </Button>
+      )}
+      {items.length === 0 && counts.refused === 0 && <p>{name} holds nothing that is not on file.</p>}
+    </>
+  );
+}
 
 /** What is said of every sheet, so that nothing is proposed anew. */
 const allSaid = (sheets: readonly SheetTaken[], changed: readonly SheetSaid[]): SheetSaid[] =>
