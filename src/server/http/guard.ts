@@ -13,7 +13,7 @@ export interface Refused {
 /** Largest body per path, in bytes; everything else may carry 64 kB. */
 const BODY_LIMITS: [path: RegExp, bytes: number][] = [
   [/^\/api\/doors\//, 1_000_000],
-  [/^\/api\/commands/, 16_000_000],
+  [/^\/api\/commands/, 8_000_000],
   [/^\/api\/sites\/[^/]+\/photos\//, PHOTO_BYTES],
   [/^\/api\/sites\/[^/]+\/import\//, 8_000_000],
   [/^\/api\/sites\/[^/]+\/known/, 1_000_000],
