@@ -16,7 +16,7 @@ const plain = (text: string): string =>
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
     .toLowerCase()
-    .replace(/[^\p{L}\p{N}°²³µω]+/gu, ' ')
+    .replace(/[^\p{L}\p{N}°²³µ\u03c9]+/gu, ' ')
     .trim();
 
 /** A heading with the unit that stands at its end: `Length (ft)`, `Length [ft]`, `length_ft`, `Length, ft`. */

@@ -2,13 +2,13 @@ import type { DossierFields } from '../commands/commands';
 
 /** Room for one enclosure with its entries on a plan that nobody has drawn, m. Chosen: tags stand beside each other. */
 const ROOM_M = { width: 7, height: 4.5 };
-/** Room for the name of an area above its enclosures, m. */
+/** Room for the name of an area above its enclosures, m. Chosen: two lines of words. */
 const NAME_M = 3;
 /** Least width and depth of an area that nobody has drawn, m. Chosen: its name has room. */
 const LEAST_M = { width: 16, height: 12 };
 /** How much wider than deep an area is drawn. Chosen: as screens are. */
 const SHAPE = 1.4;
-/** Between areas, m. */
+/** Between areas, m. Chosen: their outlines stay apart when the plan is small. */
 const GAP_M = 4;
 /** Width of a plan that nobody has drawn, m. Chosen: some areas side by side. */
 const PLAN_M = 100;

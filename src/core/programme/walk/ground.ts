@@ -25,7 +25,7 @@ export interface Ground {
 /** Nodes up to which what lies between any two is written down. Chosen: 18 MB. */
 const MOST_WRITTEN = 1500;
 
-/** Number of the start and the end of a walk that does not return: they are one group. */
+/** Number of the start and the end of a walk that does not return: they are one group. Chosen: the first of all groups. */
 const ENDS = 1;
 
 /** Lays out what a job is walked on. */

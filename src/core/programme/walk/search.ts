@@ -7,7 +7,7 @@ import { Ring } from './ring';
 const LEAST_GAIN = 1e-7;
 /** Most nodes that are moved together unless they are a group. Chosen: longer stretches are turned round instead. */
 const MOST_MOVED = 3;
-/** Longest stretch that is swapped with the next to leave a way that no small change makes shorter. Chosen by trying. */
+/** Longest stretch that is swapped with the next to leave a way that no small change makes shorter. Chosen: longer ones find no more, by trying. */
 const MOST_SWAPPED = 50;
 
 /**
