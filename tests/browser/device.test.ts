@@ -42,7 +42,11 @@ async function openAs(page: Page, { address }: Proxy, person: string, path: stri
 
 const BENCH = '/bench/?entry=pg-ty-3-d&site=proving-ground';
 async function read(page: Page, place: string, value: string): Promise<void> {
-  await clickText(page, '.place-head', place);
+  const card = `.place[aria-label="${place}"]`;
+  await page.waitForSelector(`${card} .place-head`);
+  // Found and pressed in one: what is drawn anew in between is not pressed in vain.
+  await page.evaluate((head) => document.querySelector<HTMLElement>(head)!.click(), `${card} .place-head`);
+  await page.waitForSelector(`.place.selected[aria-label="${place}"]`);
   await page.focus('#main');
   await page.keyboard.type(value);
   await page.keyboard.press('Enter');
