@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { answers, command } from './given';
 import { clientOf, serveDemo, type Client, type Served } from './served';
 
 let served: Served;
@@ -15,14 +16,6 @@ beforeAll(async () => {
 }, 180_000);
 afterAll(() => served.stop());
 
-const command = (kind: string, payload: object, more: object = {}) => ({
-  id: ulid(),
-  kind,
-  site: 'marrowick',
-  at: new Date().toISOString(),
-  payload,
-  ...more,
-});
 const reading = (more: object = {}) => ({
   id: ulid(),
   entry: 'mb-jb-204-d',
@@ -36,7 +29,6 @@ const reading = (more: object = {}) => ({
   ...more,
 });
 const send = (...commands: object[]) => client.call('POST', '/api/commands/', { commands });
-const answers = (json: unknown) => (json as { answers: Record<string, unknown>[] }).answers;
 
 describe('commands over HTTP', () => {
   it('the same command twice is one reading; another payload under its id is refused', async () => {

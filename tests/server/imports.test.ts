@@ -1,5 +1,6 @@
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { answers, command } from './given';
 import { clientOf, serveDemo, type Client, type Served } from './served';
 
 let served: Served;
@@ -10,16 +11,7 @@ beforeAll(async () => {
 }, 180_000);
 afterAll(() => served.stop());
 
-const command = (kind: string, payload: object, more: object = {}) => ({
-  id: ulid(),
-  kind,
-  site: 'marrowick',
-  at: new Date().toISOString(),
-  payload,
-  ...more,
-});
 const send = (...commands: object[]) => client.call('POST', '/api/commands/', { commands });
-const answers = (json: unknown) => (json as { answers: Record<string, unknown>[] }).answers;
 const AREA = {
   zone: null, group: null, temperatureClass: null, substances: '', ambientC: null, ingressNeed: null, levelM: 0,
   outlineM: { x: 0, y: 0, width: 10, height: 10 }, division: null, weather: null,

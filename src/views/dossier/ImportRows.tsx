@@ -1,5 +1,4 @@
-import { Badge, Button, Group, Text } from '@mantine/core';
-import '@mantine/core/styles/Badge.layer.css';
+import { Button, Group, Text } from '@mantine/core';
 import { useMemo } from 'react';
 import type { SheetsPreview } from '../../core/bulk/preview';
 import type { BulkRow } from '../../core/bulk/sheets';
@@ -11,7 +10,6 @@ import type { Filter } from '../../ui/list/use-list';
 import { saveFile } from '../hand/save-file';
 
 const ACTIONS = { add: 'new', change: 'changed', same: 'as on file', refused: 'refused' } as const;
-const TONES = { add: 'teal', change: 'blue', same: 'gray', refused: 'red' } as const;
 
 const LISTED: Listed<BulkRow> = {
   key: ({ sheet, row, what }) => `${sheet} ${row} ${what}`,
@@ -40,9 +38,7 @@ const COLUMNS: readonly Column<BulkRow>[] = [
     title: 'What becomes of it',
     cell: ({ action, fields, why, notes }) => (
       <>
-        <Badge variant="light" color={TONES[action]} tt="none">
-          {ACTIONS[action]}
-        </Badge>{' '}
+        <b className={action === 'refused' ? 'tone-failed' : undefined}>{ACTIONS[action]}</b>{' '}
         <span className={why.length > 0 ? 'tone-failed' : 'quiet'}>
           {[...fields.map((field) => fieldWords(field)), ...why, ...notes].join(' · ')}
         </span>
