@@ -53,9 +53,11 @@ const WhatIsWrong = ({ defect }: { defect: Defect }) => (
       <a href={`/bench/?entry=${defect.entry}&site=${defect.site}`}>Open the entry on the bench</a>
     </p>
     {defect.state !== 'proven' && (
-      <Button variant="default" mb="sm" onClick={() => void reinspect(defect)}>
-        Re-inspect it
-      </Button>
+      <p>
+        <Button variant="default" onClick={() => void reinspect(defect)}>
+          Re-inspect it
+        </Button>
+      </p>
     )}
   </>
 );
